@@ -1,0 +1,8 @@
+using System.CommandLine;
+using AnyPace.Cli;
+
+var root = new RootCommand("Any Pace: captions in, a class score out.");
+root.Subcommands.Add(ReadCommand.Build());
+root.Subcommands.Add(MovesCommand.Build());
+root.Subcommands.Add(BenchCommand.Build());
+return await root.Parse(args).InvokeAsync();

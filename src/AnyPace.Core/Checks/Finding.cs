@@ -1,0 +1,17 @@
+using AnyPace.Core.Sessions;
+
+namespace AnyPace.Core.Checks;
+
+public enum Severity
+{
+    Info,
+    Warning,
+    Problem,
+}
+
+/// <summary>Something to settle before publishing.</summary>
+/// <param name="Rule">Stable id of the rule.</param>
+/// <param name="At">Where in the recording, or null for the whole.</param>
+/// <param name="Message">What is the matter, in plain words with the figures.</param>
+/// <param name="Do">What to do about it.</param>
+public sealed record Finding(string Rule, Severity Severity, Seconds? At, string Message, string Do);

@@ -1,0 +1,125 @@
+using System.Collections.Immutable;
+
+namespace AnyPace.Core.Lexicon;
+
+/// <summary>One name of a move, ready to be found among stemmed words.</summary>
+/// <param name="Weak">A name that is also an everyday word ("row", "march"); it needs its surroundings to agree.</param>
+/// <param name="Words">How many words the name has; longer names are surer.</param>
+public sealed record AliasHit(Move Move, bool Weak, int Words);
+
+/// <summary>A trie over stemmed words that finds the longest move name starting at a word.</summary>
+public sealed class AliasIndex
+{
+    /// <summary>Small words that speech slips into a name: "circle your arms", "hands to the floor".</summary>
+    private static readonly HashSet<string> Fillers = ["the", "a", "an", "your", "my", "our", "those", "these", "some", "that", "of"];
+
+    private readonly Node _root = new();
+
+    private AliasIndex()
+    {
+    }
+
+    /// <summary>Names claimed by two moves; the first in name order keeps it. Empty in a sound lexicon.</summary>
+    public ImmutableArray<string> Contested { get; private set; } = [];
+
+    public static AliasIndex Build(IEnumerable<Move> moves)
+    {
+        var index = new AliasIndex();
+        var contested = new List<string>();
+        foreach (var move in moves)
+        {
+            var weak = move.WeakAliases.Select(Key).ToHashSet();
+            foreach (var name in move.Aliases.Prepend(move.Name).Concat(move.WeakAliases))
+            {
+                var words = Split(name);
+                var hit = new AliasHit(move, weak.Contains(Key(name)), words.Length);
+                if (!index.Add(words, hit))
+                {
+                    contested.Add(name);
+                }
+
+                // Captions write compounds in one or two words at will: push up, pushup.
+                if (words.Length is 2 or 3)
+                {
+                    index.Add([WordStem.Of(string.Concat(SplitRaw(name)))], hit);
+                }
+            }
+        }
+
+        index.Contested = [.. contested];
+        return index;
+    }
+
+    /// <summary>The longest name that begins at <paramref name="start"/>, and how many words of the text it takes.</summary>
+    /// <param name="pauses">True for a word after which the speaker pauses; no name runs across.</param>
+    public (AliasHit Hit, int Length)? Longest(IReadOnlyList<string> stems, int start, Func<int, bool>? pauses = null)
+    {
+        var node = _root;
+        (AliasHit, int)? best = null;
+        var skipped = 0;
+        for (var i = start; i < stems.Count; i++)
+        {
+            if (i > start && pauses?.Invoke(i - 1) == true)
+            {
+                break;
+            }
+
+            if (node.Next.TryGetValue(stems[i], out var next))
+            {
+                node = next;
+                skipped = 0;
+                if (node.Hit is { } hit)
+                {
+                    best = (hit, i - start + 1);
+                }
+            }
+            else if (i > start && skipped < 1 && Fillers.Contains(stems[i]))
+            {
+                skipped++;
+            }
+            else
+            {
+                break;
+            }
+        }
+
+        return best;
+    }
+
+    private static string Key(string name) => string.Join(' ', Split(name));
+
+    private static string[] SplitRaw(string name) =>
+        name.Split([' ', '-'], StringSplitOptions.RemoveEmptyEntries);
+
+    private static string[] Split(string name) =>
+        [.. SplitRaw(name).Select(WordStem.Of).Where((w, i) => i == 0 || !Fillers.Contains(w))];
+
+    private bool Add(IReadOnlyList<string> words, AliasHit hit)
+    {
+        var node = _root;
+        foreach (var word in words)
+        {
+            if (!node.Next.TryGetValue(word, out var next))
+            {
+                node.Next[word] = next = new Node();
+            }
+
+            node = next;
+        }
+
+        if (node.Hit is { } held && held.Move.Id != hit.Move.Id)
+        {
+            return false;
+        }
+
+        node.Hit ??= hit;
+        return true;
+    }
+
+    private sealed class Node
+    {
+        public Dictionary<string, Node> Next { get; } = [];
+
+        public AliasHit? Hit { get; set; }
+    }
+}

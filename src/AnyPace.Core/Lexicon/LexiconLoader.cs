@@ -1,0 +1,218 @@
+using System.Collections.Immutable;
+using System.Reflection;
+using AnyPace.Core.Sessions;
+using YamlDotNet.Serialization;
+using YamlDotNet.Serialization.NamingConventions;
+
+namespace AnyPace.Core.Lexicon;
+
+/// <summary>Reads the YAML families and refuses anything incomplete, unknown or ambiguous.</summary>
+public static class LexiconLoader
+{
+    private const string ActivitiesFile = "activities.yaml";
+
+    /// <exception cref="LexiconException">A file is at fault; the message says where.</exception>
+    public static MoveLexicon LoadEmbedded()
+    {
+        var assembly = Assembly.GetExecutingAssembly();
+        var files = assembly.GetManifestResourceNames()
+            .Where(n => n.StartsWith("moves/", StringComparison.Ordinal))
+            .Order(StringComparer.Ordinal)
+            .Select(n =>
+            {
+                using var reader = new StreamReader(assembly.GetManifestResourceStream(n)!);
+                return (Name: n["moves/".Length..], Text: reader.ReadToEnd());
+            })
+            .ToList();
+        var activities = files.Single(f => f.Name == ActivitiesFile);
+        return Load(activities.Text, files.Where(f => f.Name != ActivitiesFile));
+    }
+
+    /// <summary>Builds a lexicon from the text of the activities file and of the families.</summary>
+    /// <exception cref="LexiconException">A file is at fault; the message says where.</exception>
+    public static MoveLexicon Load(string activitiesYaml, IEnumerable<(string Name, string Text)> families)
+    {
+        var yaml = new DeserializerBuilder().WithNamingConvention(CamelCaseNamingConvention.Instance).Build();
+        var activities = yaml.Deserialize<ActivitiesYaml>(activitiesYaml).Activities
+            .ToDictionary(a => a.Id, a => new Activity(a.Id, a.Code, new Met(a.Met), a.Name));
+
+        var moves = new List<Move>();
+        foreach (var (name, text) in families)
+        {
+            FamilyYaml family;
+            try
+            {
+                family = yaml.Deserialize<FamilyYaml>(text);
+            }
+            catch (YamlDotNet.Core.YamlException e)
+            {
+                throw new LexiconException($"{name}, line {e.Start.Line}: {e.Message}");
+            }
+
+            moves.AddRange(family.Moves.Select(m => ToMove(name, family, m, activities)));
+        }
+
+        Validate(moves);
+        var lexicon = new MoveLexicon(moves);
+        return lexicon.Aliases.Contested.IsEmpty
+            ? lexicon
+            : throw new LexiconException($"Two moves claim the same name: {string.Join(", ", lexicon.Aliases.Contested)}.");
+    }
+
+    private static Move ToMove(string file, FamilyYaml family, MoveYaml move, Dictionary<string, Activity> activities)
+    {
+        var d = family.Defaults;
+        var where = $"{file}, move '{move.Id}'";
+
+        T Need<T>(T? own, T? fallback, string field)
+            where T : class =>
+            own ?? fallback ?? throw new LexiconException($"{where}: '{field}' is missing.");
+
+        ImmutableArray<string> Words(List<string>? own, List<string>? fallback, string field, IEnumerable<string>? allowed = null)
+        {
+            var list = Need(own, fallback, field);
+            foreach (var word in list)
+            {
+                if (allowed is not null && !allowed.Contains(word))
+                {
+                    throw new LexiconException($"{where}: '{field}' has '{word}', which is not in the word list.");
+                }
+            }
+
+            return [.. list];
+        }
+
+        TEnum Value<TEnum>(string? own, string? fallback, string field)
+            where TEnum : struct, Enum
+        {
+            var text = Need(own, fallback, field);
+            return Enum.TryParse<TEnum>(text, ignoreCase: true, out var value)
+                ? value
+                : throw new LexiconException($"{where}: '{field}' is '{text}', expected one of {string.Join(", ", Enum.GetNames<TEnum>())}.");
+        }
+
+        var pattern = Need(move.Pattern, d.Pattern, "pattern");
+        if (!Vocabulary.Patterns.Contains(pattern))
+        {
+            throw new LexiconException($"{where}: unknown pattern '{pattern}'.");
+        }
+
+        var activity = Need(move.Activity, d.Activity, "activity");
+        return new Move(
+            Need(move.Id, null, "id"),
+            Need(move.Name, null, "name"),
+            Need(family.Family, null, "family"),
+            [.. move.Aka ?? []],
+            [.. move.Weak ?? []],
+            Words(move.Prime, d.Prime, "prime", Vocabulary.Muscles),
+            Words(move.Helper, d.Helper, "helper", Vocabulary.Muscles),
+            Words(move.Stab, d.Stab, "stab", Vocabulary.Muscles),
+            Value<Impact>(move.Impact, d.Impact, "impact"),
+            pattern,
+            Words(move.Positions, d.Positions, "positions", Vocabulary.Positions),
+            Words(move.Planes, d.Planes, "planes", Vocabulary.Planes),
+            Value<MoveSides>(move.Sides, d.Sides, "sides"),
+            activities.TryGetValue(activity, out var found) ? found : throw new LexiconException($"{where}: unknown activity '{activity}'."),
+            move.Seconds ?? d.Seconds ?? throw new LexiconException($"{where}: 'seconds' is missing."),
+            move.Skill ?? d.Skill ?? throw new LexiconException($"{where}: 'skill' is missing."),
+            Words(move.Kit, d.Kit ?? [], "kit"),
+            Words(move.Strains, d.Strains, "strains", Vocabulary.Strains),
+            move.Easier,
+            move.Harder);
+    }
+
+    private static void Validate(List<Move> moves)
+    {
+        var ids = new HashSet<string>();
+        foreach (var move in moves)
+        {
+            if (!ids.Add(move.Id))
+            {
+                throw new LexiconException($"Two moves have the id '{move.Id}'.");
+            }
+
+            if (move.Prime.IsEmpty)
+            {
+                throw new LexiconException($"Move '{move.Id}' has no prime mover.");
+            }
+        }
+
+        foreach (var move in moves)
+        {
+            foreach (var neighbour in new[] { move.Easier, move.Harder })
+            {
+                if (neighbour is not null && !ids.Contains(neighbour))
+                {
+                    throw new LexiconException($"Move '{move.Id}' names '{neighbour}' as a neighbour, which is not in the lexicon.");
+                }
+            }
+        }
+    }
+
+    // The YAML shapes are filled by the deserializer.
+    private sealed class ActivitiesYaml
+    {
+        public List<ActivityYaml> Activities { get; set; } = [];
+    }
+
+    private sealed class ActivityYaml
+    {
+        public string Id { get; set; } = "";
+
+        public string Code { get; set; } = "";
+
+        public double Met { get; set; }
+
+        public string Name { get; set; } = "";
+    }
+
+    private sealed class FamilyYaml
+    {
+        public string? Family { get; set; }
+
+        public MoveYaml Defaults { get; set; } = new();
+
+        public List<MoveYaml> Moves { get; set; } = [];
+    }
+
+    private sealed class MoveYaml
+    {
+        public string? Id { get; set; }
+
+        public string? Name { get; set; }
+
+        public List<string>? Aka { get; set; }
+
+        public List<string>? Weak { get; set; }
+
+        public List<string>? Prime { get; set; }
+
+        public List<string>? Helper { get; set; }
+
+        public List<string>? Stab { get; set; }
+
+        public string? Impact { get; set; }
+
+        public string? Pattern { get; set; }
+
+        public List<string>? Positions { get; set; }
+
+        public List<string>? Planes { get; set; }
+
+        public string? Sides { get; set; }
+
+        public string? Activity { get; set; }
+
+        public double? Seconds { get; set; }
+
+        public int? Skill { get; set; }
+
+        public List<string>? Kit { get; set; }
+
+        public List<string>? Strains { get; set; }
+
+        public string? Easier { get; set; }
+
+        public string? Harder { get; set; }
+    }
+}

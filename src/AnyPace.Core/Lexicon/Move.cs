@@ -1,0 +1,119 @@
+using System.Collections.Immutable;
+using AnyPace.Core.Sessions;
+
+namespace AnyPace.Core.Lexicon;
+
+/// <summary>How hard a move meets the ground; ordered from least to most.</summary>
+public enum Impact
+{
+    /// <summary>Floor, seated or supported.</summary>
+    None,
+
+    /// <summary>One foot always down.</summary>
+    Low,
+
+    /// <summary>Both feet may leave the floor, but barely.</summary>
+    Moderate,
+
+    /// <summary>Leaves the floor with height, depth or travel.</summary>
+    High,
+}
+
+/// <summary>How a move treats left and right.</summary>
+public enum MoveSides
+{
+    Both,
+    Alternating,
+
+    /// <summary>One side, then the other, each in a bout of its own.</summary>
+    Each,
+}
+
+/// <summary>An activity of the Compendium of Physical Activities that lends its MET to moves.</summary>
+public sealed record Activity(string Id, string Code, Met Met, string Name)
+{
+    public string Source => $"Compendium of Physical Activities 2011, {Code}: {Name}";
+}
+
+/// <summary>One move of the lexicon. Every field is filled; the loader refuses a lexicon where one is missing or a neighbour dangles.</summary>
+/// <param name="SecondsPerRep">A usual repetition, or the usual length of one hold for holds and stretches.</param>
+/// <param name="Skill">1 known to most, 2 takes a class or two, 3 takes teaching.</param>
+/// <param name="Kit">What it is usually done with; empty for none.</param>
+public sealed record Move(
+    string Id,
+    string Name,
+    string Family,
+    ImmutableArray<string> Aliases,
+    ImmutableArray<string> WeakAliases,
+    ImmutableArray<string> Prime,
+    ImmutableArray<string> Helper,
+    ImmutableArray<string> Stabiliser,
+    Impact Impact,
+    string Pattern,
+    ImmutableArray<string> Positions,
+    ImmutableArray<string> Planes,
+    MoveSides Sides,
+    Activity Activity,
+    double SecondsPerRep,
+    int Skill,
+    ImmutableArray<string> Kit,
+    ImmutableArray<string> Strains,
+    string? Easier,
+    string? Harder)
+{
+    public Met Met => Activity.Met;
+
+    public bool IsStretch => Pattern == "stretch";
+
+    /// <summary>Moves that fill warm-ups and cool-downs rather than work: stretches, mobility, breathing.</summary>
+    public bool IsGentle => Pattern is "stretch" or "mobility" or "breathing";
+}
+
+/// <summary>The closed word lists of the craft.</summary>
+public static class Vocabulary
+{
+    /// <summary>Muscle groups, in the order they are drawn and listed.</summary>
+    public static readonly ImmutableArray<string> Muscles =
+    [
+        "quads", "hamstrings", "glutes", "adductors", "abductors", "calves", "hip flexors", "abs", "obliques", "deep core",
+        "lower back", "upper back", "lats", "chest", "shoulders", "biceps", "triceps", "forearms", "neck",
+    ];
+
+    public static readonly ImmutableHashSet<string> LowerBody =
+        ["quads", "hamstrings", "glutes", "adductors", "abductors", "calves", "hip flexors"];
+
+    public static readonly ImmutableHashSet<string> CoreBody = ["abs", "obliques", "deep core", "lower back"];
+
+    public static readonly ImmutableArray<string> Positions =
+        ["standing", "kneeling", "all-fours", "plank", "supine", "prone", "side-lying", "seated"];
+
+    /// <summary>Strains a member may wish to spare.</summary>
+    public static readonly ImmutableArray<string> Strains =
+    [
+        "knees", "wrists", "shoulders overhead", "lower back", "neck", "ankles and feet", "single-leg balance",
+        "getting to the floor", "head below heart", "long holds",
+    ];
+
+    public static readonly ImmutableHashSet<string> Patterns =
+    [
+        "squat", "lunge", "hinge", "bridge", "push-horizontal", "push-vertical", "pull-horizontal", "pull-vertical", "curl",
+        "extension", "plank", "crawl", "trunk-flexion", "trunk-extension", "rotation", "side-flexion", "leg-raise", "kick", "punch",
+        "jump", "locomotion", "mobility", "stretch", "breathing", "carry", "isolation-arm", "isolation-leg",
+    ];
+
+    public static readonly ImmutableHashSet<string> Planes = ["sagittal", "frontal", "transverse"];
+
+    /// <summary>True where a position means being down on the floor.</summary>
+    public static bool IsFloor(string position) => position is not ("standing" or "seated");
+
+    public static string Word(this Impact impact) => impact switch
+    {
+        Impact.None => "off your feet",
+        Impact.Low => "one foot down",
+        Impact.Moderate => "light hops",
+        _ => "jumps",
+    };
+
+    /// <summary>The contract's key: none, low, moderate, high.</summary>
+    public static string Key(this Impact impact) => impact.ToString().ToLowerInvariant();
+}

@@ -1,0 +1,110 @@
+using System.Collections.Immutable;
+using AnyPace.Core.Lexicon;
+using AnyPace.Core.Sessions;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>Turns segments into bouts: sides, repetitions, evidence, confidence.</summary>
+internal static class BoutBuilder
+{
+    public static ImmutableArray<Bout> Build(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Segment> segments, SaidDose dose)
+    {
+        var bouts = new List<Bout>();
+        Bout? previous = null;
+        foreach (var segment in segments)
+        {
+            foreach (var (start, end, side) in Split(segment, marks, previous))
+            {
+                var bout = new Bout(
+                    $"b{bouts.Count + 1}",
+                    segment.Move.Id,
+                    Span.Of(Math.Round(start, 1), Math.Round(end, 1)),
+                    side,
+                    RepsSaid(speech, segment),
+                    Confidence(segment, dose),
+                    [.. segment.Mentions.Take(4).Select(m => new Evidence(new Seconds(Math.Round(m.At, 1)), speech.Around(m.Token)))]);
+                bouts.Add(bout);
+                previous = bout;
+            }
+        }
+
+        return [.. bouts];
+    }
+
+    /// <summary>One-sided moves are cut where the coach changes sides, and carry the side that is said.</summary>
+    private static IEnumerable<(double Start, double End, Side Side)> Split(Segment segment, IReadOnlyList<Mark> marks, Bout? previous)
+    {
+        const double edge = 8;
+        var switches = marks
+            .Where(m => m.Kind == MarkKind.SwitchSide && m.At > segment.Start + edge && m.At < segment.End - edge)
+            .Select(m => m.At)
+            .ToList();
+        if (segment.Move.Sides == MoveSides.Alternating || (segment.Move.Sides == MoveSides.Both && switches.Count == 0))
+        {
+            yield return (segment.Start, segment.End, Side.Both);
+            yield break;
+        }
+
+        var said = marks.FirstOrDefault(m => m.Kind is MarkKind.Left or MarkKind.Right && m.At >= segment.Start - 15 && m.At <= segment.Start + 15);
+        var side = said.Kind switch
+        {
+            MarkKind.Left when said.At > 0 => Side.Left,
+            MarkKind.Right when said.At > 0 => Side.Right,
+            _ => Side.Both,
+        };
+        var switched = marks.Any(m => m.Kind == MarkKind.SwitchSide && m.At >= segment.Start - 15 && m.At <= segment.Start + 4);
+        if (previous is not null && previous.MoveId == segment.Move.Id && switched && previous.Side != Side.Both)
+        {
+            side = Opposite(previous.Side);
+        }
+        else if (side == Side.Both && switches.Count > 0)
+        {
+            // Unsaid which comes first; the coach only ever says "other side". Right first is our reading order, marked doubtful by its confidence.
+            side = Side.Right;
+        }
+
+        var start = segment.Start;
+        foreach (var at in switches.Where((s, i) => i == 0 || s - switches[i - 1] > edge))
+        {
+            yield return (start, at, side);
+            start = at;
+            side = Opposite(side);
+        }
+
+        yield return (start, segment.End, side);
+    }
+
+    private static Side Opposite(Side side) => side switch
+    {
+        Side.Left => Side.Right,
+        Side.Right => Side.Left,
+        _ => Side.Both,
+    };
+
+    private static CountRange? RepsSaid(Speech speech, Segment segment)
+    {
+        foreach (var mention in segment.Mentions)
+        {
+            if (DoseReader.RepsIn(speech.Around(mention.Token, 5, 12)) is { } reps)
+            {
+                return reps;
+            }
+        }
+
+        return null;
+    }
+
+    /// <summary>How sure: named more than once, in strong words, with an edge that was said, uncontested.</summary>
+    private static double Confidence(Segment segment, SaidDose dose)
+    {
+        var strong = segment.Mentions.Any(m => !m.Weak && m.Weight >= 0.8);
+        var score = 0.30
+            + (strong ? 0.28 : 0)
+            + (0.07 * Math.Min(3, segment.Mentions.Count - 1))
+            + (segment.StartMarked ? 0.12 : 0)
+            + (segment.EndMarked ? 0.06 : 0)
+            + (dose.WorkSeconds is { } work && Math.Abs(segment.End - segment.Start - work) < 6 ? 0.12 : 0)
+            - (0.15 * Math.Min(2, segment.Contest));
+        return Math.Round(Math.Clamp(score, 0.05, 0.97), 2);
+    }
+}

@@ -1,0 +1,62 @@
+using System.Text.RegularExpressions;
+using AnyPace.Core.Captions;
+using AnyPace.Core.Lexicon;
+using AnyPace.Core.Sessions;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>What is known about a recording besides its captions.</summary>
+/// <param name="StatedMinutes">The promised length, where the studio has one.</param>
+public sealed record ReadingContext(string? Title = null, double? StatedMinutes = null);
+
+/// <summary>Captions to a proposed timeline. A pure function of its input: no clock, no files, no state.</summary>
+public sealed partial class CaptionReading(MoveLexicon lexicon)
+{
+    public Timeline Read(CaptionFile file, ReadingContext? context = null)
+    {
+        var speech = new Speech(file.Cues);
+        if (speech.Tokens.Count == 0)
+        {
+            return Timeline.Empty;
+        }
+
+        var marks = MarkFinder.Find(speech);
+        var dose = DoseReader.Read(speech);
+        var mentions = MentionFinder.Find(speech, lexicon, marks);
+        var segments = BoutSegmenter.Segments(speech, marks, mentions, dose);
+        var bouts = BoutBuilder.Build(speech, marks, segments, dose);
+        var phases = PhaseFinder.Find(speech, marks, bouts, lexicon);
+        var firstBout = bouts.IsEmpty ? 0 : bouts[0].Span.Start.Value;
+        return new Timeline(
+            speech.End,
+            KindOf(speech, marks, bouts, dose),
+            FactReader.PartOfSeries(speech),
+            FactReader.Stated(speech, context?.StatedMinutes),
+            phases,
+            bouts,
+            StructureReader.Read(speech, dose, phases, bouts, lexicon),
+            KitReader.Read(speech, firstBout),
+            FactReader.Options(speech, mentions, bouts),
+            FactReader.Cautions(speech),
+            FactReader.Claims(speech),
+            FactReader.Outside(speech, mentions));
+    }
+
+    /// <summary>A demonstration prescribes and shows; nobody counts or works along.</summary>
+    private static ClassKind KindOf(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Bout> bouts, SaidDose dose)
+    {
+        var prescribes = Prescription().Count(speech.Text);
+        if (prescribes == 0 || (dose.Reps is null && dose.Sets is null && dose.Rounds is null))
+        {
+            return ClassKind.FollowAlong;
+        }
+
+        var counted = marks.Count(m => m is { Kind: MarkKind.Doing, Strength: >= 1 } or { Kind: MarkKind.Start, Strength: >= 1 });
+        var minutes = Math.Max(1, speech.End.Minutes);
+        return counted / minutes < 0.35 && counted < Math.Max(2, bouts.Count / 2) ? ClassKind.Demonstration
+            : counted / minutes < 0.6 && prescribes >= 3 ? ClassKind.Mixed : ClassKind.FollowAlong;
+    }
+
+    [GeneratedRegex(@"\b((perform|complete|aim for|you('ll| will| are going to| should) (do|repeat|perform|complete|want to do)|i want you to (do|repeat|aim)|do|repeat)( \w+){0,4} (\d+ (to \d+ )?(rounds|sets|reps|times|repetitions|of each))|try (this|it) (yourself|at home)|in your own time|on your own|pause the video)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex Prescription();
+}

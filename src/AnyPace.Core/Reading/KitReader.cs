@@ -1,0 +1,200 @@
+using System.Collections.Immutable;
+using System.Text.RegularExpressions;
+using AnyPace.Core.Sessions;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>Equipment as it is said: what, how many, which load, whether it must be there, and when it is first used.</summary>
+internal static partial class KitReader
+{
+    private static readonly (string Item, Regex Pattern)[] Items =
+    [
+        ("dumbbell", Dumbbell()),
+        ("kettlebell", Kettlebell()),
+        ("resistance band", Band()),
+        ("bench", Bench()),
+        ("chair", Chair()),
+        ("mat", Mat()),
+        ("towel", Towel()),
+        ("wall", Wall()),
+        ("water bottle", Bottle()),
+        ("stability ball", Ball()),
+        ("bar", Bar()),
+        ("ankle weight", AnkleWeight()),
+        ("step", Step()),
+        ("skipping rope", Rope()),
+        ("foam roller", Roller()),
+        ("yoga block", Block()),
+        ("cushion", Cushion()),
+        ("sliders", Sliders()),
+    ];
+
+    /// <summary>Things that may stand in for another, and for what.</summary>
+    private static readonly Dictionary<string, string> StandIns = new()
+    {
+        ["water bottle"] = "dumbbell", ["dumbbell"] = "kettlebell", ["chair"] = "bench", ["towel"] = "resistance band", ["cushion"] = "mat",
+    };
+
+    public static ImmutableArray<KitItem> Read(Speech speech, double firstBout)
+    {
+        var kit = ImmutableArray.CreateBuilder<KitItem>();
+        foreach (var (item, pattern) in Items)
+        {
+            var need = (KitNeed?)null;
+            int? count = null;
+            string? load = null;
+            double? firstUse = null;
+            var evidence = ImmutableArray.CreateBuilder<Evidence>();
+            foreach (Match match in pattern.Matches(speech.Text))
+            {
+                var token = speech.TokenAt(match.Index);
+                var last = speech.TokenAt(match.Index + match.Length - 1);
+                var before = speech.Before(token, 9);
+                var after = speech.After(last + 1, 7);
+                if (Without().IsMatch(before) || Imagined().IsMatch(before))
+                {
+                    continue;
+                }
+
+                var said = NeedOf(before, after, item);
+                need = need is { } held ? (KitNeed)Math.Min((int)held, (int)said) : said;
+                count ??= CountOf(before, match.Value);
+                load ??= LoadOf(before, after);
+                if (said == KitNeed.Required && speech.At(token) >= firstBout - 20)
+                {
+                    firstUse ??= speech.At(token);
+                }
+
+                if (evidence.Count < 4)
+                {
+                    evidence.Add(new Evidence(new Seconds(Math.Round(speech.At(token), 1)), speech.Around(token, 5, 8)));
+                }
+            }
+
+            // Towels and water bottles to drink from help; nobody is stopped by their lack.
+            if (need == KitNeed.Required && item is "towel" or "wall" or "cushion" or "water bottle")
+            {
+                need = KitNeed.Optional;
+            }
+
+            if (need is { } found)
+            {
+                kit.Add(new KitItem(
+                    item, found, count, load, found == KitNeed.Substitute ? StandIns.GetValueOrDefault(item) : null,
+                    firstUse is { } t ? new Seconds(Math.Round(t, 1)) : null, evidence.ToImmutable()));
+            }
+        }
+
+        return kit.ToImmutable();
+    }
+
+    private static KitNeed NeedOf(string before, string after, string item)
+    {
+        if (SubstituteBefore().IsMatch(before) && StandIns.ContainsKey(item))
+        {
+            return KitNeed.Substitute;
+        }
+
+        return OptionalBefore().IsMatch(before) || OptionalAfter().IsMatch(after) ? KitNeed.Optional : KitNeed.Required;
+    }
+
+    private static int? CountOf(string before, string item)
+    {
+        var match = Count().Match(before);
+        return match.Success
+            ? match.Groups["n"].Value is "pair of" or "set of" ? 2 : int.TryParse(match.Groups["n"].Value, out var n) && n < 10 ? n : 1
+            : item.StartsWith("a ", StringComparison.Ordinal) ? 1 : null;
+    }
+
+    private static string? LoadOf(string before, string after)
+    {
+        var match = Load().Match(before);
+        if (match.Success)
+        {
+            return match.Groups["l"].Value;
+        }
+
+        match = LoadAfter().Match(after);
+        return match.Success ? match.Groups["l"].Value : null;
+    }
+
+    private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
+
+    [GeneratedRegex(@"\b(dumb ?bells?|dumb bells?|weights|hand weights?|(a|1|one|your|the|single|heavier|lighter|heavy|light) weight\b(?! (is|in|into|on|onto|through|back|over|forward|shift|evenly|down|of|off|loss|to|from|training)))", Options)]
+    private static partial Regex Dumbbell();
+
+    [GeneratedRegex(@"\bkettle ?bells?\b", Options)]
+    private static partial Regex Kettlebell();
+
+    [GeneratedRegex(@"\b((resistance|mini|loop|long|exercise|elastic|fabric) bands?|(a|the|your|my) bands?|bands)\b", Options)]
+    private static partial Regex Band();
+
+    [GeneratedRegex(@"\b(a|the|your|or|flat|weight) bench\b", Options)]
+    private static partial Regex Bench();
+
+    [GeneratedRegex(@"\bchairs?\b(?! (pose|squat|dip|position))", Options)]
+    private static partial Regex Chair();
+
+    [GeneratedRegex(@"\bmats?\b", Options)]
+    private static partial Regex Mat();
+
+    [GeneratedRegex(@"\btowels?\b", Options)]
+    private static partial Regex Towel();
+
+    [GeneratedRegex(@"\b(a|the|your|or) wall\b", Options)]
+    private static partial Regex Wall();
+
+    [GeneratedRegex(@"\b(water bottles?|bottles of water|bottles|tins|soup cans?|cans of \w+|cans)\b", Options)]
+    private static partial Regex Bottle();
+
+    [GeneratedRegex(@"\b(stability|swiss|exercise|gym|pilates|fit) balls?\b", Options)]
+    private static partial Regex Ball();
+
+    [GeneratedRegex(@"\b(bar ?bells?|pull up bar|a bar\b)", Options)]
+    private static partial Regex Bar();
+
+    [GeneratedRegex(@"\bankle weights?\b", Options)]
+    private static partial Regex AnkleWeight();
+
+    [GeneratedRegex(@"\b(aerobic step|step platform|stepper|(need|use|have|grab) a step|bottom step|a step or a?|a sturdy step|plyo box)\b", Options)]
+    private static partial Regex Step();
+
+    [GeneratedRegex(@"\b((a|your|the|real) (skipping|jump) rope|(a|your|the) rope)\b", Options)]
+    private static partial Regex Rope();
+
+    [GeneratedRegex(@"\bfoam rollers?\b", Options)]
+    private static partial Regex Roller();
+
+    [GeneratedRegex(@"\b(yoga|foam|cork) (blocks?|bricks?)\b", Options)]
+    private static partial Regex Block();
+
+    [GeneratedRegex(@"\b(cushions?|pillows?)\b", Options)]
+    private static partial Regex Cushion();
+
+    [GeneratedRegex(@"\bsliders\b", Options)]
+    private static partial Regex Sliders();
+
+    [GeneratedRegex(@"\b(no|without|don't need|do not need|won't need|not need|put down|drop|lose|leave|instead of|isn't|not a)( (a|an|any|the|your|those|need|for))*$", Options)]
+    private static partial Regex Without();
+
+    [GeneratedRegex(@"\b(imagine|imaginary|pretend|invisible|like|as if)( \w+){0,4}$", Options)]
+    private static partial Regex Imagined();
+
+    [GeneratedRegex(@"(\bif you (don't|do not|haven't|have no)\b.*|\binstead( of)?\b.*|\b(substitute|swap)\b.*|\bor( even)?( (a|an|some|use|two|2|couple|of|water|grab|take))*)$", Options)]
+    private static partial Regex SubstituteBefore();
+
+    [GeneratedRegex(@"(\b(optional\w*|if you('ve)? (have|want|need|like|got|prefer|would)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|for (balance|support|comfort)|or)\b( \w+){0,7})$", Options)]
+    private static partial Regex OptionalBefore();
+
+    [GeneratedRegex(@"^(\w+ ){0,4}(optional|if you (have|need|want|like|prefer)|for (balance|support|comfort))\b", Options)]
+    private static partial Regex OptionalAfter();
+
+    [GeneratedRegex(@"\b(?<n>pair of|set of|\d|a|an|single)( (of|heavy|light|medium|moderate|heavier|lighter|sturdy|small|single|\d+|pound|kilo|kg|to|your))*$", Options)]
+    private static partial Regex Count();
+
+    [GeneratedRegex(@"\b(?<l>\d+( to | or )?\d* (pounds?|lbs?|kilos?|kgs?|kilograms?)|light to medium|medium to heavy|heavy|light|medium|moderate|heavier|lighter)( (pair|set|of|hand|weight|weighted))*$", Options)]
+    private static partial Regex Load();
+
+    [GeneratedRegex(@"^(\w+ ){0,3}(?<l>\d+( to | or )?\d* (pounds?|lbs?|kilos?|kgs?|kilograms?))\b", Options)]
+    private static partial Regex LoadAfter();
+}

@@ -1,0 +1,166 @@
+using System.Text.RegularExpressions;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>Finds the phrases by which coaches steer a class. Patterns run over plain words: no punctuation, numbers as digits.</summary>
+public static partial class MarkFinder
+{
+    public static IReadOnlyList<Mark> Find(Speech speech)
+    {
+        var marks = new List<Mark>();
+        void All(Regex regex, MarkKind kind, double strength)
+        {
+            foreach (Match match in regex.Matches(speech.Text))
+            {
+                var first = speech.TokenAt(match.Index);
+                var last = speech.TokenAt(match.Index + match.Length - 1);
+                marks.Add(new Mark(kind, first, speech.Tokens[last].At, strength));
+            }
+        }
+
+        All(StartSure(), MarkKind.Start, 1);
+        All(StartMaybe(), MarkKind.Start, 0.5);
+        All(StopSure(), MarkKind.Stop, 1);
+        All(StopMaybe(), MarkKind.Stop, 0.5);
+        All(Doing(), MarkKind.Doing, 0.6);
+        All(Opening(), MarkKind.Opening, 1);
+        All(WarmUp(), MarkKind.WarmUp, 1);
+        All(WarmUpOver(), MarkKind.WarmUpOver, 1);
+        All(CoolDown(), MarkKind.CoolDown, 1);
+        All(SwitchSide(), MarkKind.SwitchSide, 1);
+        All(LeftSide(), MarkKind.Left, 1);
+        All(RightSide(), MarkKind.Right, 1);
+        All(Round(), MarkKind.Round, 1);
+        All(BreakTime(), MarkKind.Break, 1);
+        All(SignOff(), MarkKind.SignOff, 1);
+        Counting(speech, marks);
+        marks.Sort((a, b) => a.At.CompareTo(b.At));
+        return marks;
+    }
+
+    /// <summary>Runs of numbers: counting down to one begins or ends a bout; counting up, or slowly down, is work going on.</summary>
+    private static void Counting(Speech speech, List<Mark> marks)
+    {
+        var tokens = speech.Tokens;
+        var i = 0;
+        while (i < tokens.Count)
+        {
+            if (tokens[i].Number is not { } first)
+            {
+                i++;
+                continue;
+            }
+
+            var run = 1;
+            var step = 0;
+            var previous = first;
+            var j = i + 1;
+            for (; j < tokens.Count; j++)
+            {
+                // A counted number may wait a moment; words between ("and three, and two") are passed over.
+                if (tokens[j].Number is not { } next)
+                {
+                    if (tokens[j].Text is "and" or "uh" or "more")
+                    {
+                        continue;
+                    }
+
+                    break;
+                }
+
+                var difference = next - previous;
+                if (difference is not (1 or -1) || (step != 0 && difference != step) || tokens[j].At - tokens[j - 1].At > 6)
+                {
+                    break;
+                }
+
+                step = difference;
+                previous = next;
+                run++;
+            }
+
+            if (run >= 3)
+            {
+                var at = tokens[j - 1].At;
+                if (step == -1 && previous <= 1)
+                {
+                    // Which of the two it is, the words after it decide.
+                    var after = speech.After(j, 4);
+                    if (StopAfterCount().IsMatch(after))
+                    {
+                        marks.Add(new Mark(MarkKind.Stop, i, at, 1));
+                    }
+                    else if (StartAfterCount().IsMatch(after))
+                    {
+                        marks.Add(new Mark(MarkKind.Start, i, at, 1));
+                    }
+                    else
+                    {
+                        marks.Add(new Mark(MarkKind.Start, i, at, run <= 4 ? 0.5 : 0.3));
+                        marks.Add(new Mark(MarkKind.Stop, i, at, run <= 4 ? 0.2 : 0.4));
+                    }
+                }
+
+                if (run >= 4)
+                {
+                    marks.Add(new Mark(MarkKind.Doing, i, tokens[i].At, 1));
+                }
+            }
+
+            i = Math.Max(j, i + 1);
+        }
+    }
+
+    private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
+
+    [GeneratedRegex(@"\b(here we go|off we go|and go\b|ready go|ready set|let's go\b|lets go\b|1 go\b|and begin|begin now|start now|starting now|in we go|away we go|go go go|and we're off|let's do (it|this)|timer (is )?(on|starts|going)|clock (is )?(on|starts|running)|your time starts)", Options)]
+    private static partial Regex StartSure();
+
+    [GeneratedRegex(@"\b(go ahead|let's (get )?(it|going)|get ready|in position|whenever you're ready|when you're ready|and start|let's (start|begin))\b", Options)]
+    private static partial Regex StartMaybe();
+
+    [GeneratedRegex(@"\b(and rest|and relax|rest (it|now|there|up|for)|take (a|your|that|the|another|some) (quick |short |little |nice |well deserved |\d+ seconds? )?(break|breather|rest)|shake (it|that|them|those|everything|your \w+|out|the \w+) ?(out|off|loose)?|catch (your|a|that) breath|and stop|time's up|that's time|time is up|\d+ (seconds?|minutes?) (rest|off|break|recovery|to rest|of rest|to recover)|and pause|have a rest|you can rest|and recover|and done|and release|and you're done|recovery time)\b", Options)]
+    private static partial Regex StopSure();
+
+    [GeneratedRegex(@"\b(well done|good job|nice (work|job)|great (work|job)|good work|fantastic|awesome (job|work)|beautiful|stop there|rest|relax|that's it|excellent|and down|breathe|lower down|come (on )?down|grab (some|your|a|that) (water|towel|drink)|(some|sip of|drink of) water|water break)\b", Options)]
+    private static partial Regex StopMaybe();
+
+    [GeneratedRegex(@"\b(keep (going|it up|it going|moving|pushing|breathing|working|your|those|that|the)|half ?way|\d+ (more )?seconds?( left| to go| more| remaining)?|\d+ more|(two|2|three|3|four|4|five|5|last) more|last (one|few|couple|two|three|2|3|5|10)|nearly there|almost (there|done)|come on|push through|don't (stop|give up)|stay (strong|low|with|tall|up)|squeeze|exhale|inhale|breathe (out|in)|chest (up|lifted|tall|proud)|core (tight|engaged|on)|engage|knees? (over|out|soft|behind)|weight (in|into|through) (your|the) heels?|and (up|down|lift|lower|press|push|pull|back|squeeze)|up and down|in and out|control(led)?|you('ve| have)? got (this|it)|slow(ly)?|nice and|there we go|that's it|good|feel (that|it|the))\b", Options)]
+    private static partial Regex Doing();
+
+    [GeneratedRegex(@"\b(let's (get )?(started|start|begin|get going|get into it|get into this|jump (right )?in|dive in|crack on|get to it|get moving|kick (it |things )?off)|we('re| are) (going to|gonna) (start|begin|kick off)|(we'll|we will) (start|begin)|start(ing)? (off )?(with|by|in|from)|first (up|exercise|move|one)|to begin with|i want you to start|come (up )?(to standing|on to|onto|into)|stand (up )?(with|tall)|feet (hip|shoulder|together|wide))\b", Options)]
+    private static partial Regex Opening();
+
+    [GeneratedRegex(@"\b(warm ?ups?|warming up|get (the|your|our) (body|bodies|muscles|blood|heart)( rate)? (warm|moving|flowing|pumping|up)|loosen (up|the|your)|mobili[sz]e|mobility)\b", Options)]
+    private static partial Regex WarmUp();
+
+    [GeneratedRegex(@"\b((that's|that is|that was|end of) (it for )?(your|the|our) warm ?up|warm ?up('s| is)? (done|over|complete|finished)|(you're|we're|you are|we are|that's us|nice and|should be|feeling|all) warm(ed)?( up)?( now)?\b|now (that )?(you're|we're) warm|let's (get )?(in ?to|on ?to) (the|our|it|this|round|your)( first| main| proper)?( workout| work| session| block| circuit| set| round| exercise)?|first (round|block|circuit|set|superset|exercise|interval)|main (workout|set|session|event|part|block)|workout (starts|begins)|let's get (to|into) work|(the )?real work)\b", Options)]
+    private static partial Regex WarmUpOver();
+
+    [GeneratedRegex(@"\b(cool(ing)? ?(it )?down|cool ?downs?|stretch(ing)? (it )?(all )?out|let's stretch|time to stretch|final stretch(es)?|some stretch(es|ing)|a (quick |nice |little |good |gentle )?stretch|bring (the|your|that) heart rate (back )?down|slow (it|things) down|wind(ing)? down|let your heart rate)\b", Options)]
+    private static partial Regex CoolDown();
+
+    [GeneratedRegex(@"\b((other|opposite|second) (side|leg|arm|foot|hand|knee|hip|direction|way)|switch(ing)?( it)?( up)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|swap(ping)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|change ?(over|sides?|legs?|arms?)|(and|now) switch\b|same (thing )?on the (other|left|right)|repeat (that |this )?on the (other|left|right))", Options)]
+    private static partial Regex SwitchSide();
+
+    [GeneratedRegex(@"\bleft (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b|\b(on|to|with) (the|your) left\b", Options)]
+    private static partial Regex LeftSide();
+
+    [GeneratedRegex(@"\bright (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b|\b(on|to|with) (the|your) right\b", Options)]
+    private static partial Regex RightSide();
+
+    [GeneratedRegex(@"\b((round|set|circuit|block) (number )?[1-9]|(1st|2nd|3rd|4th|first|second|third|fourth|fifth|final|last|next|another|1 more|one more) (round|set|circuit|block|time (through|round|around))|back (to the (top|start|beginning|first)|round to)|from the (top|start|beginning)|(that's|that is|that was|end of) (the )?(round|set|circuit|block) ?(1|2|3|4|5|one)?|repeat (the|that|this|it|all)|all over again|(2|3|4) (down|done))\b", Options)]
+    private static partial Regex Round();
+
+    [GeneratedRegex(@"\b(water break|(grab|get|have|take) (some|a|your|that|a quick|a sip of|a drink of|a sip|a little)? ?(water|drink|sip|towel)|minute (break|rest|off)|longer (rest|break)|take a minute|between rounds?|break between)\b", Options)]
+    private static partial Regex BreakTime();
+
+    [GeneratedRegex(@"\b(see you (in the|next|soon|tomorrow|again|all|there|on)|thanks? (you )?(so much |all |everyone |everybody |guys )?for (joining|watching|working|being|coming|doing|training|moving|sharing|spending)|that's (all|it) for today|bye( bye| for now| guys| everyone)?|i'll see you|until next time|have a (great|good|lovely|wonderful|fantastic|beautiful|nice) (day|rest|evening|week|morning)|(that's|that is) (the end|a wrap|your workout|the workout|our workout)|you('ve| have)? (did|done|made|smashed|finished|completed) (it|the workout|your workout)|workout (is )?(complete|done|finished|over)|give yourself a (pat|round|big|hug))\b", Options)]
+    private static partial Regex SignOff();
+
+    [GeneratedRegex(@"^(and )?(rest|relax|stop|release|break|done|good|well|shake|nice|great|that's|time|down|lower|perfect|amazing|awesome|come|take|okay rest|ok rest)\b", Options)]
+    private static partial Regex StopAfterCount();
+
+    [GeneratedRegex(@"^(and )?(go|let's|start|begin|here|off|we're|squat|jump|work)\b", Options)]
+    private static partial Regex StartAfterCount();
+}

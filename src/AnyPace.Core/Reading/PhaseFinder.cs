@@ -1,0 +1,170 @@
+using System.Collections.Immutable;
+using AnyPace.Core.Lexicon;
+using AnyPace.Core.Sessions;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>Divides the class into talk, warm-up, work, break and cool-down, from what is done and what is said.</summary>
+internal static class PhaseFinder
+{
+    /// <summary>A gap inside the work longer than this, in seconds, is a break rather than a rest.</summary>
+    private const double BreakFrom = 50;
+
+    public static ImmutableArray<Phase> Find(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Bout> bouts, MoveLexicon lexicon)
+    {
+        var end = speech.End.Value;
+        if (bouts.Count == 0)
+        {
+            return end > 0 ? [new Phase(PhaseKind.Talk, Span.Of(0, end), 0.5)] : [];
+        }
+
+        var (work, cool, confidence) = Divide(speech, marks, bouts, lexicon);
+        var phases = new List<Phase>();
+        void Add(PhaseKind kind, double from, double to, double sure)
+        {
+            if (to - from > 1)
+            {
+                phases.Add(new Phase(kind, Span.Of(Math.Round(from, 1), Math.Round(to, 1)), sure));
+            }
+        }
+
+        var first = bouts[0].Span.Start.Value;
+        var last = Math.Min(end, bouts[^1].Span.End.Value);
+        Add(PhaseKind.Talk, 0, first, 0.9);
+        var at = first;
+        if (work > 0)
+        {
+            var over = bouts[work - 1].Span.End.Value;
+            var next = work < bouts.Count ? bouts[work].Span.Start.Value : last;
+            Add(PhaseKind.WarmUp, at, over, confidence);
+            if (next - over > 12)
+            {
+                Add(PhaseKind.Break, over, next, 0.7);
+                at = next;
+            }
+            else
+            {
+                at = over;
+            }
+        }
+
+        var coolStart = cool < bouts.Count ? bouts[cool].Span.Start.Value : last;
+        for (var i = Math.Max(1, work + 1); i < cool; i++)
+        {
+            var (from, to) = (bouts[i - 1].Span.End.Value, bouts[i].Span.Start.Value);
+            if (to - from >= BreakFrom || (to - from >= 25 && marks.Any(m => m.Kind == MarkKind.Break && m.At >= from - 5 && m.At <= to)))
+            {
+                Add(PhaseKind.Work, at, from, 0.85);
+                Add(PhaseKind.Break, from, to, 0.7);
+                at = to;
+            }
+        }
+
+        if (cool > work)
+        {
+            var workEnd = cool < bouts.Count ? bouts[cool - 1].Span.End.Value : last;
+            Add(PhaseKind.Work, at, workEnd, 0.85);
+            at = cool < bouts.Count && coolStart - workEnd > 20 ? coolStart : workEnd;
+            if (at > workEnd)
+            {
+                Add(PhaseKind.Break, workEnd, at, 0.5);
+            }
+        }
+
+        if (cool < bouts.Count)
+        {
+            Add(PhaseKind.CoolDown, at, last, confidence);
+        }
+
+        Add(PhaseKind.Talk, last, end, 0.9);
+        return [.. phases];
+    }
+
+    /// <summary>Index of the first work bout and of the first cool-down bout, by the best division of the bouts into three runs.</summary>
+    private static (int Work, int Cool, double Confidence) Divide(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Bout> bouts, MoveLexicon lexicon)
+    {
+        var n = bouts.Count;
+        var end = Math.Max(1, speech.End.Value);
+        var cold = NoWarmUpSaid(speech);
+        var warmSaid = marks.Where(m => m.Kind == MarkKind.WarmUp && m.At < end * 0.4).Select(m => m.At).ToList();
+        var overSaid = marks.Where(m => m.Kind == MarkKind.WarmUpOver && m.At < end * 0.55).Select(m => m.At).ToList();
+        var coolSaid = marks.Where(m => m.Kind == MarkKind.CoolDown && m.At > end * 0.45).Select(m => m.At).ToList();
+
+        double Warm(int i)
+        {
+            var move = lexicon[bouts[i].MoveId];
+            var late = bouts[i].Span.Start.Value > Math.Max(480, end * 0.4) ? -1.5 : 0;
+            return late + (move.IsGentle ? (move.IsStretch ? 0.6 : 1) : move.Met.Value <= 5 && move.Pattern is "locomotion" ? 0.15 : move.Impact >= Impact.High ? -0.7 : -0.35);
+        }
+
+        double Work(int i)
+        {
+            var move = lexicon[bouts[i].MoveId];
+            return move.IsGentle ? (move.IsStretch ? -1 : -0.8) : 0.6;
+        }
+
+        double Cool(int i)
+        {
+            var move = lexicon[bouts[i].MoveId];
+            var early = bouts[i].Span.Start.Value < end * 0.5 ? -1.5 : 0;
+            return early + (move.IsStretch ? 1.1 : move.IsGentle ? 0.6 : -0.9);
+        }
+
+        var sums = new (double Warm, double Work, double Cool)[n + 1];
+        for (var i = 0; i < n; i++)
+        {
+            sums[i + 1] = (sums[i].Warm + Warm(i), sums[i].Work + Work(i), sums[i].Cool + Cool(i));
+        }
+
+        var best = (Work: 0, Cool: n, Score: double.NegativeInfinity);
+        var second = double.NegativeInfinity;
+        for (var w = 0; w <= n; w++)
+        {
+            for (var c = w; c <= n; c++)
+            {
+                var score = sums[w].Warm + (sums[c].Work - sums[w].Work) + (sums[n].Cool - sums[c].Cool);
+                if (w > 0)
+                {
+                    score += -0.8 + (warmSaid.Count > 0 ? 1.6 : 0) - (cold ? 3 : 0);
+                    if (w < n)
+                    {
+                        var (from, to) = (bouts[w - 1].Span.End.Value - 25, bouts[w].Span.Start.Value + 8);
+                        score += overSaid.Any(t => t >= from && t <= to) ? 1.6 : 0;
+                        score += Math.Min(1, (bouts[w].Span.Start - bouts[w - 1].Span.End).Value / 40);
+                    }
+                }
+
+                if (c < n)
+                {
+                    score += -0.8;
+                    var from = c > 0 ? bouts[c - 1].Span.Start.Value + 5 : 0;
+                    score += coolSaid.Any(t => t >= from && t <= bouts[c].Span.Start.Value + 8) ? 2 : coolSaid.Count > 0 ? 0.5 : 0;
+                }
+
+                if (score > best.Score)
+                {
+                    second = best.Score;
+                    best = (w, c, score);
+                }
+                else if (score > second)
+                {
+                    second = score;
+                }
+            }
+        }
+
+        var margin = double.IsFinite(second) ? best.Score - second : 1;
+        return (best.Work, best.Cool, Math.Round(Math.Clamp(0.6 + (0.25 * margin), 0.5, 0.95), 2));
+    }
+
+    private static bool NoWarmUpSaid(Speech speech)
+    {
+        var opening = speech.Text[..Math.Min(speech.Text.Length, 2500)];
+        return opening.Contains("no warm up", StringComparison.Ordinal)
+            || opening.Contains("already warm", StringComparison.Ordinal)
+            || opening.Contains("come warmed up", StringComparison.Ordinal)
+            || opening.Contains("warmed up before", StringComparison.Ordinal)
+            || opening.Contains("warm up first", StringComparison.Ordinal)
+            || opening.Contains("warm yourself up", StringComparison.Ordinal);
+    }
+}

@@ -1,0 +1,99 @@
+using System.Text;
+using AnyPace.Core.Captions;
+using AnyPace.Core.Sessions;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>The whole recording as one line of words, so that phrases can be looked for across cue borders and led back to their time.</summary>
+public sealed class Speech
+{
+    private readonly int[] _offsets;
+
+    public Speech(IReadOnlyList<Cue> cues)
+    {
+        Cues = CaptionCleaner.Clean(cues);
+        Tokens = Tokenizer.Tokens(Cues);
+        Stems = [.. Tokens.Select(t => t.Stem)];
+        _offsets = new int[Tokens.Count];
+        var text = new StringBuilder();
+        for (var i = 0; i < Tokens.Count; i++)
+        {
+            if (i > 0)
+            {
+                text.Append(' ');
+            }
+
+            _offsets[i] = text.Length;
+            text.Append(Tokens[i].Text);
+        }
+
+        Text = text.ToString();
+        End = Cues.Count == 0 ? Seconds.Zero : Cues[^1].End!.Value;
+    }
+
+    /// <summary>Cleaned cues.</summary>
+    public IReadOnlyList<Cue> Cues { get; }
+
+    public IReadOnlyList<Token> Tokens { get; }
+
+    public IReadOnlyList<string> Stems { get; }
+
+    /// <summary>All token texts with one space between.</summary>
+    public string Text { get; }
+
+    /// <summary>When the class is over: the end of the last cue that is not noise.</summary>
+    public Seconds End { get; }
+
+    /// <summary>The token that covers a position of <see cref="Text"/>.</summary>
+    public int TokenAt(int position)
+    {
+        var found = Array.BinarySearch(_offsets, position);
+        return found >= 0 ? found : Math.Max(0, ~found - 1);
+    }
+
+    public int OffsetOf(int token) => _offsets[token];
+
+    /// <summary>Time of a token, or the end of the recording past the last one.</summary>
+    public double At(int token) => token < Tokens.Count ? Tokens[token].At : End.Value;
+
+    /// <summary>Words around a token, for evidence; at most <paramref name="before"/> + <paramref name="after"/> tokens.</summary>
+    public string Around(int token, int before = 6, int after = 10)
+    {
+        var from = Math.Max(0, token - before);
+        var to = Math.Min(Tokens.Count, token + after);
+        return string.Join(' ', Tokens.Skip(from).Take(to - from).Select(t => t.Text));
+    }
+
+    /// <summary>Text before a token: back to the last full stop, or as many words as given.</summary>
+    public string Before(int token, int words)
+    {
+        var from = token;
+        while (from > 0 && token - from < words && !Tokens[from - 1].Stops)
+        {
+            from--;
+        }
+
+        return from == token ? "" : Text[_offsets[from]..(_offsets[token] - 1)];
+    }
+
+    /// <summary>Text from a token on: up to a full stop, or as many words as given.</summary>
+    public string After(int token, int words)
+    {
+        if (token >= Tokens.Count || (token > 0 && Tokens[token - 1].Stops))
+        {
+            return "";
+        }
+
+        var to = token;
+        while (to < Tokens.Count && to - token < words)
+        {
+            to++;
+            if (Tokens[to - 1].Stops)
+            {
+                break;
+            }
+        }
+
+        return Text[_offsets[token]..(to < Tokens.Count ? _offsets[to] - 1 : Text.Length)];
+    }
+}

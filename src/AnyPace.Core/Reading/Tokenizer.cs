@@ -1,0 +1,121 @@
+using System.Globalization;
+using AnyPace.Core.Captions;
+using AnyPace.Core.Lexicon;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>Second stage: cues to words, each with a time and, for number words, a value.</summary>
+public static class Tokenizer
+{
+    /// <summary>Slowest believable speech, seconds a word: a short cue before a long silence was said at its start.</summary>
+    private const double SlowestWord = 0.55;
+
+    private static readonly Dictionary<string, int> Units = new()
+    {
+        ["zero"] = 0, ["one"] = 1, ["two"] = 2, ["three"] = 3, ["four"] = 4, ["five"] = 5, ["six"] = 6, ["seven"] = 7, ["eight"] = 8,
+        ["nine"] = 9, ["ten"] = 10, ["eleven"] = 11, ["twelve"] = 12, ["thirteen"] = 13, ["fourteen"] = 14, ["fifteen"] = 15,
+        ["sixteen"] = 16, ["seventeen"] = 17, ["eighteen"] = 18, ["nineteen"] = 19,
+    };
+
+    private static readonly Dictionary<string, int> Tens = new()
+    {
+        ["twenty"] = 20, ["thirty"] = 30, ["forty"] = 40, ["fourty"] = 40, ["fifty"] = 50, ["sixty"] = 60, ["seventy"] = 70,
+        ["eighty"] = 80, ["ninety"] = 90,
+    };
+
+    private static readonly char[] Separators = [' ', '-', '\u2013', '\u2014', '/', '\n', '\t', '\r', '\u2026'];
+
+    /// <param name="cues">Cleaned cues, each with an end.</param>
+    public static IReadOnlyList<Token> Tokens(IReadOnlyList<Cue> cues)
+    {
+        var tokens = new List<Token>();
+        var tensOpen = false;
+        for (var c = 0; c < cues.Count; c++)
+        {
+            var cue = cues[c];
+            var words = cue.Text.Split(Separators, StringSplitOptions.RemoveEmptyEntries);
+            var length = Math.Min((cue.End!.Value - cue.Start).Value, words.Length * SlowestWord);
+            var letters = Math.Max(1, cue.Text.Length);
+            var position = 0;
+            foreach (var word in words)
+            {
+                var at = cue.Start.Value + (length * position / letters);
+                position += word.Length + 1;
+                Add(tokens, word, at, c, ref tensOpen);
+            }
+        }
+
+        return tokens;
+    }
+
+    private static void Add(List<Token> tokens, string word, double at, int cue, ref bool tensOpen)
+    {
+        var stops = word[^1] is '.' or '!' or '?' || (word.Length > 1 && word[^1] is '"' or ')' && word[^2] is '.' or '!' or '?');
+        var pauses = stops || word[^1] is ',' or ';' or ':';
+        var text = Bare(word);
+        if (text.Length == 0)
+        {
+            if (stops && tokens.Count > 0)
+            {
+                tokens[^1] = tokens[^1] with { Stops = true, Pauses = true };
+            }
+
+            return;
+        }
+
+        // "twenty five": a unit joins the tens that were said, as a word, just before it.
+        var joins = tensOpen;
+        tensOpen = false;
+        int? number = null;
+        if (int.TryParse(text, NumberStyles.None, CultureInfo.InvariantCulture, out var digits) && digits < 10000)
+        {
+            number = digits;
+        }
+        else if (Units.TryGetValue(text, out var unit))
+        {
+            if (joins && unit is > 0 and < 10)
+            {
+                var whole = Digits(tokens[^1].Number!.Value + unit);
+                tokens[^1] = tokens[^1] with { Text = whole, Stem = whole, Number = tokens[^1].Number + unit, Stops = stops, Pauses = pauses };
+                return;
+            }
+
+            number = unit;
+        }
+        else if (Tens.TryGetValue(text, out var tens))
+        {
+            tensOpen = !pauses;
+            number = tens;
+        }
+
+        var written = number is { } n ? Digits(n) : text;
+        tokens.Add(new Token(written, number is null ? WordStem.Of(text) : written, at, number, stops, pauses, cue));
+    }
+
+    private static string Digits(int number) => number.ToString(CultureInfo.InvariantCulture);
+
+    /// <summary>Letters, digits and inner apostrophes, lower case; "20-minute" was split before.</summary>
+    private static string Bare(string word)
+    {
+        Span<char> buffer = word.Length <= 64 ? stackalloc char[64] : new char[word.Length];
+        var n = 0;
+        foreach (var c in word)
+        {
+            if (char.IsLetterOrDigit(c))
+            {
+                buffer[n++] = char.ToLowerInvariant(c);
+            }
+            else if (c is '\'' or '’' && n > 0)
+            {
+                buffer[n++] = '\'';
+            }
+        }
+
+        while (n > 0 && buffer[n - 1] == '\'')
+        {
+            n--;
+        }
+
+        return new string(buffer[..n]);
+    }
+}

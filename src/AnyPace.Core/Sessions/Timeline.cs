@@ -1,0 +1,160 @@
+using System.Collections.Immutable;
+
+namespace AnyPace.Core.Sessions;
+
+/// <summary>What a stretch of the recording is for.</summary>
+public enum PhaseKind
+{
+    Talk,
+    WarmUp,
+    Work,
+    Break,
+    CoolDown,
+}
+
+/// <summary>Which side of the body a bout works. <see cref="Both"/> also stands for alternating work and for moves without sides.</summary>
+public enum Side
+{
+    Both,
+    Left,
+    Right,
+}
+
+/// <summary>Whether the recording is the class, or shows moves for a class done alone afterwards.</summary>
+public enum ClassKind
+{
+    FollowAlong,
+    Demonstration,
+    Mixed,
+}
+
+/// <summary>Words on the recording that made a proposal.</summary>
+/// <param name="At">When they were said.</param>
+/// <param name="Text">The words, as captioned.</param>
+public sealed record Evidence(Seconds At, string Text);
+
+/// <summary>One stretch of the class with one purpose.</summary>
+public sealed record Phase(PhaseKind Kind, Span Span, double Confidence = 1);
+
+/// <summary>An inclusive range of whole numbers, such as 12 to 15 repetitions; both ends equal where one number was said.</summary>
+public readonly record struct CountRange(int Low, int High)
+{
+    public static CountRange Of(int n) => new(n, n);
+
+    public override string ToString() => Low == High ? $"{Low}" : $"{Low} to {High}";
+}
+
+/// <summary>One unbroken stretch of one move.</summary>
+/// <param name="Id">Stable within a timeline, so that corrections keep their evidence.</param>
+/// <param name="MoveId">A lexicon move.</param>
+/// <param name="Confidence">0..1: of bouts proposed at 0.8, about 80 % should be right; 1 once a person has confirmed.</param>
+public sealed record Bout(
+    string Id,
+    string MoveId,
+    Span Span,
+    Side Side,
+    CountRange? Reps,
+    double Confidence,
+    ImmutableArray<Evidence> Evidence)
+{
+    /// <summary>Under this a bout is drawn as doubtful and asked about.</summary>
+    public const double DoubtBelow = 0.6;
+
+    public bool Doubtful => Confidence < DoubtBelow;
+
+    public static Bout Confirmed(string id, string moveId, Span span, Side side = Side.Both, CountRange? reps = null) =>
+        new(id, moveId, span, side, reps, 1, []);
+}
+
+public enum OptionDirection
+{
+    Easier,
+    Harder,
+}
+
+/// <summary>An easier or harder way the coach gives.</summary>
+/// <param name="MoveId">The move it belongs to, where known.</param>
+/// <param name="Instead">The move to do instead, where one is named.</param>
+public sealed record Option(Seconds At, OptionDirection Direction, string? MoveId, string? Instead, string Text);
+
+public enum KitNeed
+{
+    Required,
+    Optional,
+    Substitute,
+}
+
+/// <summary>One thing the class needs or may use.</summary>
+/// <param name="Load">As said ("8 to 10 pounds", "heavy"); never converted here.</param>
+/// <param name="For">For a substitute: the item it stands in for.</param>
+/// <param name="FirstNeeded">When a move first uses it; null when it is only talked about.</param>
+public sealed record KitItem(
+    string Item,
+    KitNeed Need,
+    int? Count,
+    string? Load,
+    string? For,
+    Seconds? FirstNeeded,
+    ImmutableArray<Evidence> Evidence);
+
+/// <summary>A caution the coach gives, by topic (contract: cautions.topic).</summary>
+public sealed record Caution(Seconds At, string Topic, string Text);
+
+/// <summary>A promise or remark a studio should not repeat (contract: claims.type).</summary>
+public sealed record Claim(Seconds At, string Type, double? Figure, string Text);
+
+/// <summary>Something that is not the class: plugs, brands, adverts, small talk (contract: outside.type).</summary>
+public sealed record Outside(Seconds At, string Type, string Text);
+
+/// <summary>What the coach says about the class as a whole.</summary>
+public sealed record Stated(
+    ImmutableArray<double> Minutes,
+    string? Impact,
+    string? Level,
+    ImmutableArray<string> Focus,
+    CountRange? SessionsPerWeek,
+    CountRange? Weeks)
+{
+    public static readonly Stated Nothing = new([], null, null, [], null, null);
+}
+
+/// <summary>The class score: everything a member or a manager sees is worked out from this.</summary>
+public sealed record Timeline(
+    Seconds Recorded,
+    ClassKind Kind,
+    bool PartOfSeries,
+    Stated Stated,
+    ImmutableArray<Phase> Phases,
+    ImmutableArray<Bout> Bouts,
+    ImmutableArray<Structure> Structures,
+    ImmutableArray<KitItem> Kit,
+    ImmutableArray<Option> Options,
+    ImmutableArray<Caution> Cautions,
+    ImmutableArray<Claim> Claims,
+    ImmutableArray<Outside> Outside)
+{
+    public static readonly Timeline Empty = new(Seconds.Zero, ClassKind.FollowAlong, false, Stated.Nothing, [], [], [], [], [], [], [], []);
+
+    /// <summary>The phase a moment belongs to; talk where nothing is marked.</summary>
+    public PhaseKind PhaseAt(Seconds at)
+    {
+        foreach (var phase in Phases)
+        {
+            if (phase.Span.Contains(at))
+            {
+                return phase.Kind;
+            }
+        }
+
+        return PhaseKind.Talk;
+    }
+
+    /// <summary>The phase a bout counts for: where its middle lies. A bout left in talk or a break is work by nature.</summary>
+    public PhaseKind PhaseOf(Bout bout)
+    {
+        var kind = PhaseAt(bout.Span.Middle);
+        return kind is PhaseKind.Talk or PhaseKind.Break ? PhaseKind.Work : kind;
+    }
+
+    public IEnumerable<Bout> BoutsOf(PhaseKind kind) => Bouts.Where(b => PhaseOf(b) == kind);
+}
