@@ -1,1 +1,10 @@
-var b = WebApplication.CreateBuilder(args); b.Build().Run();
+using AnyPace.Web.Hosting;
+
+var builder = WebApplication.CreateBuilder(args);
+builder.AddAnyPace();
+var app = builder.Build();
+app.UseAnyPace();
+app.Run();
+
+/// <summary>Named so that tests can start the site.</summary>
+public partial class Program;

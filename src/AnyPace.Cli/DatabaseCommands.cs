@@ -1,0 +1,149 @@
+using System.CommandLine;
+using AnyPace.Core.Captions;
+using AnyPace.Core.Lexicon;
+using AnyPace.Core.Matching;
+using AnyPace.Core.Reading;
+using AnyPace.Data;
+using AnyPace.Data.Accounts;
+using AnyPace.Data.Members;
+using AnyPace.Data.Sessions;
+using Microsoft.AspNetCore.Identity;
+using YamlDotNet.Serialization;
+using YamlDotNet.Serialization.NamingConventions;
+
+namespace AnyPace.Cli;
+
+/// <summary><c>migrate</c> and <c>load-demo</c>: what makes a database ready. Both may be run again without harm.</summary>
+internal static class DatabaseCommands
+{
+    public static Command Migrate()
+    {
+        var command = new Command("migrate", "Bring the database in ANYPACE_DB to the newest shape.");
+        command.SetAction(_ =>
+        {
+            var ran = Migrator.Migrate(ConnectionString());
+            Console.Error.WriteLine(ran.Count == 0 ? "database: up to date" : $"database: {ran.Count} migrations run");
+            return 0;
+        });
+        return command;
+    }
+
+    public static Command LoadDemo()
+    {
+        var folder = new Argument<string>("folder") { Description = "The demo studio's folder." };
+        var command = new Command("load-demo", "Load the demo studio into an empty database.") { folder };
+        command.SetAction(async (parse, stop) =>
+        {
+            await using var source = Database.Connect(ConnectionString());
+            var database = new Database(source);
+            var sessions = new SessionStore(database);
+            if ((await sessions.AllAsync(stop)).Count > 0)
+            {
+                Console.Error.WriteLine("demo: the database has sessions already; nothing loaded");
+                return 0;
+            }
+
+            var path = parse.GetValue(folder)!;
+            var people = new DeserializerBuilder().WithNamingConvention(CamelCaseNamingConvention.Instance).Build()
+                .Deserialize<People>(await File.ReadAllTextAsync(Path.Combine(path, "people.yaml"), stop));
+            var accounts = await LoadPeopleAsync(database, people, stop);
+            await LoadSessionsAsync(sessions, path, people, accounts, stop);
+            return 0;
+        });
+        return command;
+    }
+
+    private static string ConnectionString() => Environment.GetEnvironmentVariable(Database.ConnectionVariable)
+        ?? throw new InvalidOperationException($"{Database.ConnectionVariable} is not set: give it an Npgsql connection string.");
+
+    private static async Task<Dictionary<string, Guid>> LoadPeopleAsync(Database database, People people, CancellationToken stop)
+    {
+        var store = new AccountStore(database);
+        var profiles = new ProfileStore(database);
+        var hasher = new PasswordHasher<Account>();
+        var ids = new Dictionary<string, Guid>();
+        foreach (var person in people.Accounts)
+        {
+            var account = new Account { Name = person.Name, NormalizedName = person.Name.ToUpperInvariant(), DisplayName = person.DisplayName, Role = person.Role, Demo = true };
+            account.PasswordHash = hasher.HashPassword(account, people.Password);
+            var made = await store.CreateAsync(account, stop);
+            if (!made.Succeeded)
+            {
+                throw new InvalidOperationException($"demo: account {person.Name}: {made.Errors.First().Description}");
+            }
+
+            ids[person.Name] = account.Id;
+            if (person.Profile is { } p)
+            {
+                await profiles.SaveAsync(
+                    account.Id,
+                    new MemberProfile(p.Minutes, p.MaxImpact is null ? null : Enum.Parse<Impact>(p.MaxImpact, ignoreCase: true), p.Level, p.Goal, [.. p.Kit], [.. p.Spare]),
+                    stop);
+            }
+        }
+
+        return ids;
+    }
+
+    /// <summary>Takes in every class as its manager would: read, corrected by the cataloguer where it was wrong, published, all but the drafts.</summary>
+    private static async Task LoadSessionsAsync(SessionStore sessions, string path, People people, Dictionary<string, Guid> accounts, CancellationToken stop)
+    {
+        var reading = new CaptionReading(MoveLexicon.Default);
+        var golds = Directory.GetFiles(Path.Combine(path, "gold"), "*.json").Select(f => GoldReading.Parse(File.ReadAllText(f))).OrderBy(g => g.Date, StringComparer.Ordinal);
+        var (manager, cataloguer) = (accounts[people.Manager], accounts[people.Cataloguer]);
+        foreach (var gold in golds)
+        {
+            var captions = CaptionReader.Read(await File.ReadAllBytesAsync(Path.Combine(path, "captions", gold.Captions), stop));
+            var facts = new SessionFacts(gold.Title, gold.Coach, DateOnly.ParseExact(gold.Date, "yyyy-MM-dd"), gold.StatedMinutes);
+            var proposed = reading.Read(captions, new ReadingContext(gold.Title, gold.StatedMinutes));
+            var id = await sessions.TakeInAsync(facts, gold.Captions, CaptionWriter.WebVtt(captions.Cues), proposed, manager, stop);
+            if (people.Drafts.Contains(gold.Title))
+            {
+                continue;
+            }
+
+            var saved = await sessions.SaveAsync(id, 1, gold.Correct(proposed), "Marked through against the recording", cataloguer, stop);
+            await sessions.PublishAsync(id, saved.Saved!.Value, manager, stop);
+        }
+    }
+
+    // The shapes of demo/people.yaml, filled by the deserializer.
+    private sealed class People
+    {
+        public string Password { get; set; } = "";
+
+        public string Manager { get; set; } = "";
+
+        public string Cataloguer { get; set; } = "";
+
+        public List<string> Drafts { get; set; } = [];
+
+        public List<Person> Accounts { get; set; } = [];
+    }
+
+    private sealed class Person
+    {
+        public string Name { get; set; } = "";
+
+        public string DisplayName { get; set; } = "";
+
+        public string Role { get; set; } = "";
+
+        public ProfileYaml? Profile { get; set; }
+    }
+
+    private sealed class ProfileYaml
+    {
+        public int? Minutes { get; set; }
+
+        public string? MaxImpact { get; set; }
+
+        public int? Level { get; set; }
+
+        public string? Goal { get; set; }
+
+        public List<string> Kit { get; set; } = [];
+
+        public List<string> Spare { get; set; } = [];
+    }
+}

@@ -1,0 +1,42 @@
+namespace AnyPace.Core.Sessions;
+
+/// <summary>What changed between two versions, in words for the people who made them.</summary>
+public static class TimelineDifference
+{
+    /// <summary>One line a change, in the order of the recording.</summary>
+    /// <param name="nameOf">The name of a move by its id.</param>
+    public static IReadOnlyList<string> Lines(Timeline from, Timeline to, Func<string, string> nameOf)
+    {
+        var lines = new List<(Seconds At, string Text)>();
+        var before = from.Bouts.ToDictionary(b => b.Id);
+        var after = to.Bouts.ToDictionary(b => b.Id);
+        foreach (var bout in to.Bouts)
+        {
+            if (!before.TryGetValue(bout.Id, out var old))
+            {
+                lines.Add((bout.Span.Start, $"added {Say(bout, nameOf)}"));
+            }
+            else if ((old.MoveId, old.Span, old.Side, old.Reps) != (bout.MoveId, bout.Span, bout.Side, bout.Reps))
+            {
+                lines.Add((bout.Span.Start, $"{Say(old, nameOf)} became {Say(bout, nameOf)}"));
+            }
+            else if (old.Confidence != bout.Confidence)
+            {
+                lines.Add((bout.Span.Start, $"confirmed {Say(bout, nameOf)}"));
+            }
+        }
+
+        lines.AddRange(from.Bouts.Where(b => !after.ContainsKey(b.Id)).Select(b => (b.Span.Start, $"removed {Say(b, nameOf)}")));
+        if (!from.Phases.SequenceEqual(to.Phases))
+        {
+            lines.Add((Seconds.Zero, $"phases: {Phases(from)} became {Phases(to)}"));
+        }
+
+        return [.. lines.OrderBy(l => l.At).Select(l => l.Text)];
+    }
+
+    private static string Phases(Timeline timeline) => string.Join(", ", timeline.Phases.Select(p => $"{p.Kind} from {p.Span.Start}"));
+
+    private static string Say(Bout bout, Func<string, string> nameOf) =>
+        $"{nameOf(bout.MoveId)} {bout.Span.Start} to {bout.Span.End}{(bout.Side == Side.Both ? "" : ", " + bout.Side.ToString().ToLowerInvariant())}{(bout.Reps is { } r ? $", {r} reps" : "")}";
+}

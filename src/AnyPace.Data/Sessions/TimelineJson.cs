@@ -1,0 +1,29 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using AnyPace.Core.Sessions;
+
+namespace AnyPace.Data.Sessions;
+
+/// <summary>A timeline as it is kept: names as words, times as seconds.</summary>
+public static class TimelineJson
+{
+    private static readonly JsonSerializerOptions Options = new()
+    {
+        PropertyNamingPolicy = JsonNamingPolicy.CamelCase,
+        DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
+        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase), new SecondsConverter() },
+    };
+
+    public static string Write(Timeline timeline) => JsonSerializer.Serialize(timeline, Options);
+
+    /// <exception cref="JsonException">Not a timeline.</exception>
+    public static Timeline Read(string json) =>
+        JsonSerializer.Deserialize<Timeline>(json, Options) ?? throw new JsonException("The timeline is null.");
+
+    private sealed class SecondsConverter : JsonConverter<Seconds>
+    {
+        public override Seconds Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) => new(reader.GetDouble());
+
+        public override void Write(Utf8JsonWriter writer, Seconds value, JsonSerializerOptions options) => writer.WriteNumberValue(value.Value);
+    }
+}

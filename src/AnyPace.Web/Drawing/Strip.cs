@@ -1,0 +1,171 @@
+using AnyPace.Core.Checks;
+using AnyPace.Core.Lexicon;
+using AnyPace.Core.Measures;
+using AnyPace.Core.Sessions;
+using Microsoft.AspNetCore.Html;
+
+namespace AnyPace.Web.Drawing;
+
+/// <summary>The three sizes of the strip.</summary>
+public enum StripSize
+{
+    Desk,
+    Compare,
+    List,
+}
+
+/// <summary>What a strip shows.</summary>
+/// <param name="Clock">Length of the drawn clock; all strips on a page share it. Null: the recording's own.</param>
+/// <param name="LinkTo">Where a bout's block leads, by its id; null draws blocks without links.</param>
+public sealed record StripView(
+    Timeline Timeline, MeasureSheet Sheet, StripSize Size, Seconds? Clock = null, string? Selected = null, Func<string, string>? LinkTo = null,
+    IReadOnlyList<Finding>? Findings = null);
+
+/// <summary>
+/// The sign of the house: a session as one horizontal score. Time runs right; a block is a bout, above the line the right side, below it the
+/// left, on it both; its height is effort. Hatched is warm-up, solid work, dotted cool-down; a gap is rest; arcs on the ground line are impact.
+/// </summary>
+public static class Strip
+{
+    private static int _next;
+
+    private sealed record Frame(double Width, double Height, double Line, double Half, double Ground, double Arc, bool Labels);
+
+    public static IHtmlContent Draw(StripView view, MoveLexicon lexicon)
+    {
+        var frame = view.Size switch
+        {
+            StripSize.Desk => new Frame(1232, 196, 104, 52, 166, 18, true),
+            StripSize.Compare => new Frame(1080, 84, 44, 24, 74, 12, false),
+            _ => new Frame(760, 52, 26, 15, 46, 9, false),
+        };
+        var clock = Math.Max(1, (view.Clock ?? view.Timeline.Recorded).Value);
+        var key = "s" + Interlocked.Increment(ref _next);
+        double X(Seconds at) => at.Value / clock * frame.Width;
+
+        var svg = new SvgText();
+        var kind = view.Size.ToString().ToLowerInvariant();
+        svg.Add($"<svg class=\"strip strip-{kind}\" viewBox=\"0 0 {frame.Width} {frame.Height}\" role=\"img\" aria-label=\"{Describe(view, lexicon)}\" preserveAspectRatio=\"none\">");
+        svg.Add($"<defs><pattern id=\"{key}h\" width=\"6\" height=\"6\" patternUnits=\"userSpaceOnUse\" patternTransform=\"rotate(45)\"><rect width=\"2.2\" height=\"6\" class=\"ink\"/></pattern>");
+        svg.Add($"<pattern id=\"{key}d\" width=\"5\" height=\"5\" patternUnits=\"userSpaceOnUse\"><circle cx=\"1.6\" cy=\"1.6\" r=\"1.3\" class=\"ink\"/></pattern></defs>");
+        foreach (var phase in view.Timeline.Phases)
+        {
+            if (phase.Kind == PhaseKind.Work)
+            {
+                svg.Add($"<rect class=\"wash\" x=\"{X(phase.Span.Start)}\" y=\"0\" width=\"{X(phase.Span.End) - X(phase.Span.Start)}\" height=\"{(frame.Labels ? frame.Height - 24 : frame.Height)}\"/>");
+            }
+
+            if (frame.Labels && phase.Span.Length.Value / clock > 0.04)
+            {
+                svg.Add($"<text class=\"label\" x=\"{X(phase.Span.Start) + 5}\" y=\"14\">{Core.Reading.ReadingDocument.Word(phase.Kind)}</text>");
+            }
+        }
+
+        svg.Add($"<line class=\"line\" x1=\"0\" x2=\"{X(view.Timeline.Recorded)}\" y1=\"{frame.Line}\" y2=\"{frame.Line}\"/>");
+        svg.Add($"<line class=\"ground\" x1=\"0\" x2=\"{X(view.Timeline.Recorded)}\" y1=\"{frame.Ground}\" y2=\"{frame.Ground}\"/>");
+        foreach (var paced in PaceLayer.Lay(view.Timeline, lexicon, view.Sheet.Pace))
+        {
+            Block(svg, view, frame, key, paced, X);
+        }
+
+        Curve(svg, view, frame, X);
+        if (frame.Labels)
+        {
+            Flags(svg, view, X);
+            Axis(svg, frame, clock);
+        }
+
+        return new HtmlString(svg.Raw("</svg>").ToString());
+    }
+
+    private static void Block(SvgText svg, StripView view, Frame frame, string key, PacedBout paced, Func<Seconds, double> x)
+    {
+        var bout = paced.Bout;
+        var (left, width) = (x(bout.Span.Start), Math.Max(1.5, x(bout.Span.End) - x(bout.Span.Start) - 1));
+
+        // Effort from standing to the hardest of the lexicon's sources fills half the height.
+        var height = frame.Half * Math.Clamp(0.25 + ((paced.Move.Met.Value - Met.Standing.Value) / 8.5 * 0.75), 0.2, 1);
+        var top = bout.Side switch
+        {
+            Side.Right => frame.Line - height,
+            Side.Left => frame.Line,
+            _ => frame.Line - (height / 2),
+        };
+        var fill = bout.Doubtful ? "none" : paced.Phase switch
+        {
+            PhaseKind.WarmUp => $"url(#{key}h)",
+            PhaseKind.CoolDown => $"url(#{key}d)",
+            _ => "",
+        };
+        var classes = "bout" + (bout.Doubtful ? " doubtful" : "") + (bout.Id == view.Selected ? " selected" : "");
+        if (view.LinkTo is { } link)
+        {
+            svg.Add($"<a href=\"{link(bout.Id)}\" data-bout=\"{bout.Id}\">");
+        }
+
+        svg.Add($"<rect class=\"{classes}\" x=\"{left}\" y=\"{top}\" width=\"{width}\" height=\"{height}\"");
+        if (fill.Length > 0)
+        {
+            svg.Add($" fill=\"{fill}\"");
+        }
+
+        svg.Add($"><title>{bout.Span.Start} {paced.Move.Name}{(bout.Side == Side.Both ? "" : ", " + bout.Side.ToString().ToLowerInvariant())}</title></rect>");
+        if (view.LinkTo is not null)
+        {
+            svg.Raw("</a>");
+        }
+
+        if (paced.Move.Impact > Impact.None && paced.Phase == PhaseKind.Work)
+        {
+            var rise = frame.Arc * (int)paced.Move.Impact / 3;
+            var n = Math.Max(1, (int)(width / 11));
+            var step = width / n;
+            var arcs = string.Concat(Enumerable.Range(0, n).Select(_ => FormattableString.Invariant($"q{step / 2:0.##} {-2 * rise:0.##} {step:0.##} 0")));
+            svg.Add($"<path class=\"arc{(paced.Move.Impact >= Impact.Moderate ? " off" : "")}\" d=\"M{left} {frame.Ground}").Raw(arcs).Raw("\"/>");
+        }
+    }
+
+    private static void Curve(SvgText svg, StripView view, Frame frame, Func<Seconds, double> x)
+    {
+        if (view.Sheet.Effort.IsEmpty)
+        {
+            return;
+        }
+
+        var top = frame.Line - frame.Half;
+        svg.Raw("<polyline class=\"curve\" points=\"");
+        foreach (var point in view.Sheet.Effort)
+        {
+            svg.Add($"{x(point.At)},{top + (frame.Half * 0.55 * (1 - Math.Clamp((point.Met.Value - 1) / 8, 0, 1))) - (frame.Labels ? 14 : 4)} ");
+        }
+
+        svg.Raw("\"/>");
+    }
+
+    private static void Flags(SvgText svg, StripView view, Func<Seconds, double> x)
+    {
+        foreach (var finding in (view.Findings ?? []).Where(f => f.At is not null && f.Severity > Severity.Info))
+        {
+            var at = x(finding.At!.Value);
+            svg.Add($"<path class=\"flag\" d=\"M{at} 34v-14l10 4l-10 4\"><title>{finding.Message}</title></path>");
+        }
+    }
+
+    private static void Axis(SvgText svg, Frame frame, double clock)
+    {
+        // About eight marks, on whole minutes.
+        var step = Math.Max(1, Math.Ceiling(clock / 60 / 10)) * 60;
+        for (double t = 0; t <= clock - (step * 0.3); t += step)
+        {
+            var x = t / clock * frame.Width;
+            svg.Add($"<text class=\"tick\" x=\"{x}\" y=\"{frame.Height - 6}\" text-anchor=\"{(t == 0 ? "start" : "middle")}\">{new Seconds(t)}</text>");
+        }
+    }
+
+    private static string Describe(StripView view, MoveLexicon lexicon)
+    {
+        var phases = string.Join(", ", view.Timeline.Phases.Where(p => p.Kind != PhaseKind.Talk).Select(p => $"{Core.Reading.ReadingDocument.Word(p.Kind)} {p.Span.Length}"));
+        var moves = view.Timeline.Bouts.Select(b => lexicon[b.MoveId].Name).Distinct().Count();
+        return $"Score of {view.Timeline.Recorded}: {phases}; {view.Timeline.Bouts.Length} bouts of {moves} moves.";
+    }
+}

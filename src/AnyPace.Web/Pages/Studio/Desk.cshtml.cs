@@ -1,0 +1,248 @@
+using AnyPace.Core.Captions;
+using AnyPace.Core.Checks;
+using AnyPace.Core.Lexicon;
+using AnyPace.Core.Measures;
+using AnyPace.Core.Reading;
+using AnyPace.Core.Sessions;
+using AnyPace.Data.Sessions;
+using AnyPace.Web.Hosting;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace AnyPace.Web.Pages.Studio;
+
+/// <summary>What is typed to correct or add a bout; texts, so that a slip comes back as it was typed.</summary>
+public sealed record BoutFields(string? Bout, string? Move, string? Start, string? End, Side Side, string? Reps);
+
+/// <summary>Two people saved from the same version: what the other did, and what was tried here.</summary>
+public sealed record Clash(TimelineVersion Theirs, IReadOnlyList<string> TheirLines, string Mine, string Handler, IReadOnlyDictionary<string, string> Fields);
+
+/// <summary>Everything the desk shows; the whole page and its swapped part use the same.</summary>
+public sealed record DeskView(
+    SessionRecord Session, TimelineVersion Version, SessionMeasures Measures, IReadOnlyList<Finding> Findings, IReadOnlyList<Cue> Cues,
+    Bout? Selected, BoutFields Fields, bool Adding, IReadOnlyDictionary<string, string> Errors, Clash? Clash, IReadOnlyList<TimelineVersion> History, string? Done)
+{
+    public Timeline Timeline => Version.Timeline;
+
+    public IReadOnlyList<Bout> Doubtful => [.. Timeline.Bouts.Where(b => b.Doubtful)];
+
+    /// <summary>The first doubtful bout after the selected one, else the first of all.</summary>
+    public Bout? NextDoubtful => Doubtful.FirstOrDefault(b => Selected is not null && b.Span.Start > Selected.Span.Start) ?? Doubtful.FirstOrDefault(b => b.Id != Selected?.Id);
+}
+
+/// <summary>The marking desk: confirm a score fast, correct what is wrong, publish.</summary>
+public sealed class DeskModel(SessionStore sessions, MoveLexicon lexicon, Catalogue catalogue) : PageModel
+{
+    private readonly Dictionary<string, string> _errors = [];
+    private Clash? _clash;
+    private string? _done;
+
+    [BindProperty(SupportsGet = true)]
+    public Guid Id { get; set; }
+
+    /// <summary>The version a form was made from.</summary>
+    [BindProperty]
+    public int BasedOn { get; set; }
+
+    public DeskView View { get; private set; } = null!;
+
+    public async Task<IActionResult> OnGetAsync(string? bout, bool add, CancellationToken stop) => await ShowAsync(bout, null, add, stop);
+
+    public Task<IActionResult> OnPostCorrectAsync(BoutFields fields, CancellationToken stop) =>
+        ChangeBoutAsync(fields, "Correct", (timeline, move, span, reps) => (TimelineEdit.CorrectBout(timeline, fields.Bout ?? "", move, span, fields.Side, reps), fields.Bout), stop);
+
+    public Task<IActionResult> OnPostAddAsync(BoutFields fields, CancellationToken stop) =>
+        ChangeBoutAsync(
+            fields,
+            "Add",
+            (timeline, move, span, reps) =>
+            {
+                var changed = TimelineEdit.AddBout(timeline, move, span, fields.Side, reps);
+                return (changed, changed.Bouts.First(b => timeline.Bouts.All(old => old.Id != b.Id)).Id);
+            },
+            stop);
+
+    public Task<IActionResult> OnPostConfirmAsync(string bout, CancellationToken stop) => ChangeAsync(
+        "Confirm", new() { ["bout"] = bout }, $"Confirm bout {bout}", bout,
+        timeline =>
+        {
+            var next = timeline.Bouts.FirstOrDefault(b => b.Doubtful && b.Span.Start > timeline.Bouts.First(x => x.Id == bout).Span.Start);
+            return (TimelineEdit.ConfirmBout(timeline, bout), next?.Id ?? bout);
+        },
+        stop);
+
+    public Task<IActionResult> OnPostRemoveAsync(string bout, CancellationToken stop) => ChangeAsync(
+        "Remove", new() { ["bout"] = bout }, $"Remove bout {bout}", bout, timeline => (TimelineEdit.RemoveBout(timeline, bout), null), stop);
+
+    public Task<IActionResult> OnPostPhaseAsync(int edge, string? at, CancellationToken stop) => ChangeAsync(
+        "Phase", new() { ["edge"] = $"{edge}", ["at"] = at ?? "" }, $"Move a phase edge to {at}", null,
+        timeline => Seconds.TryParseClock(at, out var time)
+            ? (TimelineEdit.MovePhaseEdge(timeline, edge, time), null)
+            : throw new TimelineEditException($"edge{edge}", $"\"{at}\" is not a time; write m:ss."),
+        stop, $"edge{edge}");
+
+    /// <summary>Goes back by saving an earlier version anew, so that the way back can be undone too.</summary>
+    public async Task<IActionResult> OnPostRestoreAsync(int version, CancellationToken stop)
+    {
+        if (await sessions.VersionAsync(Id, version, stop) is not { } old)
+        {
+            return NotFound();
+        }
+
+        return await ChangeAsync("Restore", new() { ["version"] = $"{version}" }, $"Restore version {version}", null, _ => (old.Timeline, null), stop);
+    }
+
+    public async Task<IActionResult> OnPostPublishAsync(CancellationToken stop)
+    {
+        if (await sessions.FindAsync(Id, stop) is not { } session)
+        {
+            return NotFound();
+        }
+
+        if (session.Newest != BasedOn)
+        {
+            _errors["publish"] = $"Version {session.Newest} was saved while you looked at version {BasedOn}. Look it over, then publish.";
+            return await ShowAsync(null, null, false, stop);
+        }
+
+        await sessions.PublishAsync(Id, BasedOn, User.AccountId(), stop);
+        await catalogue.RefreshAsync(stop);
+        return await DoneAsync($"Version {BasedOn} is published. Members can find it now.", null, stop);
+    }
+
+    public async Task<IActionResult> OnPostWithdrawAsync(CancellationToken stop)
+    {
+        if (await sessions.FindAsync(Id, stop) is null)
+        {
+            return NotFound();
+        }
+
+        await sessions.WithdrawAsync(Id, User.AccountId(), stop);
+        await catalogue.RefreshAsync(stop);
+        return await DoneAsync("Withdrawn. Members no longer find it; publish to bring it back.", null, stop);
+    }
+
+    private Task<IActionResult> ChangeBoutAsync(
+        BoutFields fields, string handler, Func<Timeline, string, Span, CountRange?, (Timeline, string?)> change, CancellationToken stop)
+    {
+        var form = new Dictionary<string, string>
+        {
+            ["bout"] = fields.Bout ?? "", ["move"] = fields.Move ?? "", ["start"] = fields.Start ?? "", ["end"] = fields.End ?? "",
+            ["side"] = fields.Side.ToString(), ["reps"] = fields.Reps ?? "",
+        };
+        var side = fields.Side == Side.Both ? "" : ", " + fields.Side.ToString().ToLowerInvariant();
+        return ChangeAsync(
+            handler,
+            form,
+            $"{(handler == "Add" ? "Add" : "Change to")} {fields.Move} {fields.Start} to {fields.End}{side}",
+            fields.Bout,
+            timeline =>
+            {
+                var move = FindMove(fields.Move) ?? throw new TimelineEditException("move", $"No move is called \"{fields.Move}\". Choose one of the list.");
+                if (!Seconds.TryParseClock(fields.Start, out var start))
+                {
+                    throw new TimelineEditException("start", $"\"{fields.Start}\" is not a time; write m:ss.");
+                }
+
+                if (!Seconds.TryParseClock(fields.End, out var end))
+                {
+                    throw new TimelineEditException("end", $"\"{fields.End}\" is not a time; write m:ss.");
+                }
+
+                return change(timeline, move.Id, new Span(start, end), ParseReps(fields.Reps));
+            },
+            stop,
+            fields: fields);
+    }
+
+    /// <summary>Applies a change to the version it was made from and saves it, or shows what stands in the way.</summary>
+    private async Task<IActionResult> ChangeAsync(
+        string handler, Dictionary<string, string> form, string mine, string? bout, Func<Timeline, (Timeline Changed, string? Select)> change, CancellationToken stop,
+        string? field = null, BoutFields? fields = null)
+    {
+        if (await sessions.VersionAsync(Id, BasedOn, stop) is not { } version)
+        {
+            return NotFound();
+        }
+
+        (Timeline Changed, string? Select) result;
+        try
+        {
+            result = change(version.Timeline);
+        }
+        catch (TimelineEditException e)
+        {
+            _errors[field ?? e.Field] = e.Message;
+            return await ShowAsync(bout, fields, handler == "Add", stop);
+        }
+
+        var saved = await sessions.SaveAsync(Id, BasedOn, result.Changed, mine, User.AccountId(), stop);
+        if (saved.Saved is null)
+        {
+            _clash = new Clash(
+                saved.Newest!, TimelineDifference.Lines(version.Timeline, saved.Newest!.Timeline, id => lexicon[id].Name), mine, handler, form);
+            return await ShowAsync(bout, fields, handler == "Add", stop);
+        }
+
+        return await DoneAsync(null, result.Select, stop);
+    }
+
+    private async Task<IActionResult> DoneAsync(string? done, string? bout, CancellationToken stop)
+    {
+        if (IsSwap)
+        {
+            _done = done;
+            return await ShowAsync(bout, null, false, stop);
+        }
+
+        TempData["Done"] = done;
+        return RedirectToPage(new { id = Id, bout });
+    }
+
+    private bool IsSwap => Request.Headers.ContainsKey("HX-Request");
+
+    private async Task<IActionResult> ShowAsync(string? bout, BoutFields? fields, bool adding, CancellationToken stop)
+    {
+        if (await sessions.FindAsync(Id, stop) is not { } session)
+        {
+            return NotFound();
+        }
+
+        var version = (await sessions.VersionAsync(Id, null, stop))!;
+        var timeline = version.Timeline;
+        var selected = timeline.Bouts.FirstOrDefault(b => b.Id == bout) ?? timeline.Bouts.FirstOrDefault(b => b.Doubtful) ?? timeline.Bouts.FirstOrDefault();
+        var measures = Measure.All(timeline, lexicon);
+        var cues = CaptionCleaner.Clean(CaptionReader.Read(await sessions.CaptionsAsync(Id, stop)).Cues);
+        var shown = adding
+            ? new BoutFields(null, null, selected?.Span.End.Clock(), null, Side.Both, null)
+            : new BoutFields(
+                selected?.Id, selected is null ? null : lexicon[selected.MoveId].Name, selected?.Span.Start.Clock(), selected?.Span.End.Clock(), selected?.Side ?? Side.Both,
+                selected?.Reps is { } r ? r.Low == r.High ? $"{r.Low}" : $"{r.Low}-{r.High}" : null);
+        View = new DeskView(
+            session, version, measures, Check.All(timeline, lexicon, measures), cues, selected, fields ?? shown, adding || timeline.Bouts.IsEmpty, _errors, _clash,
+            await sessions.HistoryAsync(Id, stop), _done ?? TempData["Done"] as string);
+        return IsSwap ? Partial("Studio/_Desk", View) : Page();
+    }
+
+    /// <summary>By name, id, or any alias.</summary>
+    private Move? FindMove(string? text)
+    {
+        var name = (text ?? "").Trim();
+        return lexicon.Find(name)
+            ?? lexicon.Moves.FirstOrDefault(m => string.Equals(m.Name, name, StringComparison.OrdinalIgnoreCase))
+            ?? lexicon.Moves.FirstOrDefault(m => m.Aliases.Contains(name, StringComparer.OrdinalIgnoreCase));
+    }
+
+    private static CountRange? ParseReps(string? text)
+    {
+        if (string.IsNullOrWhiteSpace(text))
+        {
+            return null;
+        }
+
+        var parts = text.Split('-', StringSplitOptions.TrimEntries);
+        return parts.Length is 1 or 2 && int.TryParse(parts[0], out var low) && int.TryParse(parts[^1], out var high)
+            ? new CountRange(low, high)
+            : throw new TimelineEditException("reps", $"\"{text}\" is not a number of repetitions; write 12 or 12-15.");
+    }
+}
