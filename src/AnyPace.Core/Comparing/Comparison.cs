@@ -6,10 +6,16 @@ using AnyPace.Core.Sessions;
 namespace AnyPace.Core.Comparing;
 
 /// <param name="Values">One a session, in their order.</param>
-/// <param name="Stands">Which values differ from what most sessions have; all false where the row is the same throughout.</param>
+/// <param name="Stands">Which values differ from what most sessions have. Of three or four that all differ none stands out.</param>
 public sealed record ComparisonRow(string Label, ImmutableArray<string> Values, ImmutableArray<bool> Stands)
 {
-    public bool Differs => Stands.Contains(true);
+    public bool Differs => Values.Distinct().Skip(1).Any() && Label != SharedMoves;
+
+    /// <summary>True where it differs and there is no usual value to stand out from.</summary>
+    public bool AllDiffer => Differs && !Stands.Contains(true);
+
+    /// <summary>Label of the row that lists what all sessions share; its only value stands first.</summary>
+    public const string SharedMoves = "moves in all of them";
 }
 
 /// <summary>Two to four sessions side by side at one pace.</summary>
@@ -43,7 +49,7 @@ public sealed record Comparison(Pace Pace, ImmutableArray<CatalogueEntry> Sessio
             Row("on the knees", i => Strain(sheets[i], "knees")),
             Row("on the wrists", i => Strain(sheets[i], "wrists")),
             Row("energy at 70 kg, estimate", i => $"{sheets[i].Energy.Low.Value:0} to {sheets[i].Energy.High.Value:0} kcal"),
-            new("moves in all of them", [.. sessions.Select((_, i) => i == 0 ? (shared.Count == 0 ? "none" : string.Join(", ", shared.Select(id => lexicon[id].Name).Order())) : "")], [.. sessions.Select(_ => false)]),
+            new(ComparisonRow.SharedMoves, [.. sessions.Select((_, i) => i == 0 ? (shared.Count == 0 ? "none" : string.Join(", ", shared.Select(id => lexicon[id].Name).Order())) : "")], [.. sessions.Select(_ => false)]),
         ];
         return new Comparison(pace, [.. sessions], Say(sessions, sheets), rows, sessions.Select(s => s.Timeline.Recorded).Max());
     }
@@ -56,15 +62,21 @@ public sealed record Comparison(Pace Pace, ImmutableArray<CatalogueEntry> Sessio
             return new(label, values, [.. values.Select(_ => false)]);
         }
 
-        // With no majority every value stands out; with one, only the others do.
+        // Of two that differ both are marked; of more, those that leave the majority, where there is one.
+        if (values.Length == 2)
+        {
+            return new(label, values, [true, true]);
+        }
+
         var usual = groups[0].Count() > values.Length / 2.0 ? groups[0].Key : null;
-        return new(label, values, [.. values.Select(v => v != usual)]);
+        return new(label, values, [.. values.Select(v => usual is not null && v != usual)]);
     }
 
     /// <summary>One plain sentence on the two largest differences.</summary>
     private static string Say(IReadOnlyList<CatalogueEntry> sessions, List<Measures.MeasureSheet> sheets)
     {
         var parts = new List<string>();
+        int? subject = null;
         var longest = Enumerable.Range(0, sheets.Count).MaxBy(i => sheets[i].Time.Needed.Value);
         var shortest = Enumerable.Range(0, sheets.Count).MinBy(i => sheets[i].Time.Needed.Value);
         var hardest = Enumerable.Range(0, sheets.Count).MaxBy(i => sheets[i].Difficulty.Score);
@@ -75,6 +87,7 @@ public sealed record Comparison(Pace Pace, ImmutableArray<CatalogueEntry> Sessio
         if (most > least && most >= Impact.Moderate)
         {
             var who = Enumerable.Range(0, sheets.Count).First(i => sheets[i].Impact.Highest == most);
+            subject = who;
             parts.Add($"{sessions[who].Title} {(most == Impact.High ? "jumps" : "hops")}{(levels > 0 && who == hardest ? $" and is {Levels(levels)} harder" : "")}");
         }
         else if (levels > 0)
@@ -85,7 +98,7 @@ public sealed record Comparison(Pace Pace, ImmutableArray<CatalogueEntry> Sessio
         var bare = Enumerable.Range(0, sessions.Count).Where(i => sessions[i].RequiredKit.All(k => k == "mat")).ToList();
         if (bare.Count > 0 && bare.Count < sessions.Count)
         {
-            parts.Add($"{sessions[bare[0]].Title} needs no weights or furniture");
+            parts.Add($"{(subject == bare[0] ? "it" : sessions[bare[0]].Title)} needs no weights or furniture");
         }
 
         if (parts.Count < 2 && longest != shortest && sheets[longest].Time.Needed - sheets[shortest].Time.Needed >= new Seconds(60))

@@ -102,11 +102,11 @@ public static class Matcher
             time = spare < 0 ? 0.8 : Math.Max(0, 1 - (spare / minutes));
             if (time >= 0.75)
             {
-                speaksFor.Add($"{sheet.Time.Needed} min of your {minutes}");
+                speaksFor.Add($"{sheet.Time.Needed} of your {minutes} min");
             }
             else
             {
-                against.Add($"takes only {sheet.Time.Needed} min of your {minutes}");
+                against.Add($"takes only {sheet.Time.Needed} of your {minutes} min");
             }
         }
 

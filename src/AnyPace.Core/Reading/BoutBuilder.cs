@@ -98,7 +98,7 @@ internal static class BoutBuilder
     private static double Confidence(Segment segment, SaidDose dose)
     {
         var strong = segment.Mentions.Any(m => !m.Weak && m.Weight >= 0.8);
-        var score = 0.30
+        var score = 0.36
             + (strong ? 0.28 : 0)
             + (0.07 * Math.Min(3, segment.Mentions.Count - 1))
             + (segment.StartMarked ? 0.12 : 0)

@@ -153,7 +153,8 @@ internal static class BoutSegmenter
                     }
                 }
 
-                var late = Math.Max(0, Math.Min(20, first - s - Near)) * 0.03;
+                // A bout begins where its move is named, or at the start said next, hardly before.
+                var late = Math.Max(0, Math.Min(40, first - s - Near)) * 0.06;
                 yield return (move, Math.Min(own, 2.2) - (0.85 * others) - late + shape + TypicalLength(move, e - s));
             }
         }

@@ -109,13 +109,13 @@ public static partial class DoseReader
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b(?<w>\d{1,3}) ?(?<wu>seconds?|secs?|s|minutes?)?( of)?( work| on)?( and| then| with| followed by| a)* (?<r>\d{1,2}) ?(?<ru>seconds?|secs?|s|minutes?)?( of)? (off|rest|recovery|break|to rest|to recover)\b", Options)]
+    [GeneratedRegex(@"\b(?<w>\d{1,3}) ?((?<wu>seconds?|secs?|minutes?)( of)?( work(ing)?| on)?|on|of work|work)( and| then| with| followed by| a)* (?<r>\d{1,2}) ?(?<ru>seconds?|secs?|s|minutes?)?( of)? (off|rest|recovery|break|to rest|to recover)\b", Options)]
     private static partial Regex OnOff();
 
     [GeneratedRegex(@"\bwork(ing)? (for )?(?<w>\d{1,3}) ?(?<wu>seconds?|minutes?)|\b(?<w>\d{1,3}|a|1)? ?(?<wu>seconds?|secs?|minutes?) ?(of work|on\b|work(ing)?( time)?|per (exercise|move)|each( exercise| move)?|(for |on |of )each|for (every|all)|intervals?|a (move|exercise)|per (side|leg))", Options)]
     private static partial Regex WorkSeconds();
 
-    [GeneratedRegex(@"\brest(ing)? (for )?(?<w>\d{1,3})\b ?(?<wu>seconds?|minutes?)?|\b(?<w>\d{1,3}) ?(?<wu>seconds?|secs?|minutes?) ?(of |to )?(rest|off|recover(y)?|break|in between|between (each|exercises|moves|sets))", Options)]
+    [GeneratedRegex(@"\brest(ing)? (for )?(?<w>\d{1,3})\b ?(?<wu>seconds?|minutes?)?|\b(?<w>\d{1,3}) ?(?<wu>seconds?|secs?|minutes?) ?(of |to )?(rest|off|recover(y)?|break|change( over)?|switch|swap|transition|get (to|into) the next|in between|between (each|exercises|moves|sets))", Options)]
     private static partial Regex RestSeconds();
 
     [GeneratedRegex(@"\b(?<w>\d{1,3}|a|1)? ?(?<wu>seconds?|minutes?) ?(of )?(rest|break|off)? ?(in )?between (the )?(rounds?|sets|circuits?|blocks?)|\btake (a|1)? ?(?<w>)(?<wu>minute) (between|after each) round", Options)]

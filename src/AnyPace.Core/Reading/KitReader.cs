@@ -186,7 +186,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"(\b(optional\w*|if you('ve)? (have|want|need|like|got|prefer|would)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|for (balance|support|comfort)|or)\b( \w+){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
-    [GeneratedRegex(@"^(\w+ ){0,4}(optional|if you (have|need|want|like|prefer)|for (balance|support|comfort))\b", Options)]
+    [GeneratedRegex(@"^(\w+ ){0,4}(optional|if (you|you'd|you've|that) (would |have |got )*(have|need|want|like|prefer|got|1|one|helps)|for (balance|support|comfort))\b", Options)]
     private static partial Regex OptionalAfter();
 
     [GeneratedRegex(@"\b(?<n>pair of|set of|\d|a|an|single)( (of|heavy|light|medium|moderate|heavier|lighter|sturdy|small|single|\d+|pound|kilo|kg|to|your))*$", Options)]
