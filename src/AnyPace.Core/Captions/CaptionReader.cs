@@ -227,7 +227,7 @@ public static partial class CaptionReader
         var hours = match.Groups["h"].Success ? int.Parse(match.Groups["h"].Value, CultureInfo.InvariantCulture) : 0;
         var minutes = int.Parse(match.Groups["m"].Value, CultureInfo.InvariantCulture);
         var seconds = double.Parse(match.Groups["s"].Value.Replace(',', '.'), CultureInfo.InvariantCulture);
-        return hours >= MaxHours || minutes >= 60 || seconds >= 60 ? null : new Seconds((hours * 3600) + (minutes * 60) + seconds);
+        return hours >= MaxHours || minutes >= 60 || seconds >= 60 ? null : new Seconds(Math.Round((hours * 3600) + (minutes * 60) + seconds, 3));
     }
 
     /// <summary>Takes styling tags, inline clocks and entities out of cue text.</summary>

@@ -97,6 +97,10 @@ public static class LexiconLoader
             throw new LexiconException($"{where}: unknown pattern '{pattern}'.");
         }
 
+        // A muscle has one role in a move: what the move says of its prime movers takes it out of the family's lesser lists.
+        var prime = Words(move.Prime, d.Prime, "prime", Vocabulary.Muscles);
+        var helper = Words(move.Helper, d.Helper, "helper", Vocabulary.Muscles).RemoveRange(prime);
+        var stabiliser = Words(move.Stab, d.Stab, "stab", Vocabulary.Muscles).RemoveRange(prime).RemoveRange(helper);
         var activity = Need(move.Activity, d.Activity, "activity");
         return new Move(
             Need(move.Id, null, "id"),
@@ -104,9 +108,9 @@ public static class LexiconLoader
             Need(family.Family, null, "family"),
             [.. move.Aka ?? []],
             [.. move.Weak ?? []],
-            Words(move.Prime, d.Prime, "prime", Vocabulary.Muscles),
-            Words(move.Helper, d.Helper, "helper", Vocabulary.Muscles),
-            Words(move.Stab, d.Stab, "stab", Vocabulary.Muscles),
+            prime,
+            helper,
+            stabiliser,
             Value<Impact>(move.Impact, d.Impact, "impact"),
             pattern,
             Words(move.Positions, d.Positions, "positions", Vocabulary.Positions),

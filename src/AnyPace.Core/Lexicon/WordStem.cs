@@ -24,7 +24,8 @@ public static class WordStem
 
         if (w.Length <= 3)
         {
-            return w;
+            // "push ups", "sit ups", but not "his", "bus", "yes".
+            return w.Length == 3 && w[2] == 's' && w[1] is not ('s' or 'u' or 'i' or 'e') ? w[..2] : w;
         }
 
         if (w.EndsWith("ies", StringComparison.Ordinal) || w.EndsWith("ied", StringComparison.Ordinal))

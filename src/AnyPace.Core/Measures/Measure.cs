@@ -141,7 +141,8 @@ public static class Measure
         var found = false;
         for (var i = 0; i < 4; i++)
         {
-            if (perClass[i] >= Constants.ImpactCounts)
+            // At this class or above: else two short jumps at Push could read as less than one long hop as led.
+            if (perClass.Skip(i).Aggregate(Seconds.Zero, (s, x) => s + x) >= Constants.ImpactCounts)
             {
                 highest = (Impact)i;
             }

@@ -15,7 +15,7 @@ public sealed record TimeFigures(
     double Density, Seconds LongestUnbroken, Seconds Left, Seconds Right);
 
 /// <summary>Impact in both schools.</summary>
-/// <param name="Highest">Top class with at least 10 s in all.</param>
+/// <param name="Highest">Top class with at least 10 s at it or above it.</param>
 /// <param name="Prevailing">The class at or below which 90 % of the bout seconds lie.</param>
 /// <param name="Jumps">Seconds with both feet leaving the floor (moderate and high).</param>
 /// <param name="EveryJumpHasAWay">True where each high bout has a lower option in the recording; null without high bouts.</param>

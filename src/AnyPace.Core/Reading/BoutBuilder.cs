@@ -23,6 +23,11 @@ internal static class BoutBuilder
                     RepsSaid(speech, segment),
                     Confidence(segment, dose),
                     [.. segment.Mentions.Take(4).Select(m => new Evidence(new Seconds(Math.Round(m.At, 1)), speech.Around(m.Token)))]);
+                if (previous is { Side: Side.Both } && side == Side.Left && ContinuesUnsaid(marks, previous, segment))
+                {
+                    bouts[^1] = previous with { Side = Side.Right };
+                }
+
                 bouts.Add(bout);
                 previous = bout;
             }
@@ -57,9 +62,13 @@ internal static class BoutBuilder
         {
             side = Opposite(previous.Side);
         }
+        else if (side == Side.Both && previous is not null && ContinuesUnsaid(marks, previous, segment))
+        {
+            side = Side.Left;
+        }
         else if (side == Side.Both && switches.Count > 0)
         {
-            // Unsaid which comes first; the coach only ever says "other side". Right first is our reading order, marked doubtful by its confidence.
+            // Nobody says which comes first, only "other side". Right first is our reading order; the cataloguer corrects both at once.
             side = Side.Right;
         }
 
@@ -73,6 +82,11 @@ internal static class BoutBuilder
 
         yield return (start, segment.End, side);
     }
+
+    /// <summary>The same one-sided move again after "other side", where the first side was never named.</summary>
+    private static bool ContinuesUnsaid(IReadOnlyList<Mark> marks, Bout previous, Segment segment) =>
+        segment.Move.Sides == MoveSides.Each && previous.MoveId == segment.Move.Id && previous.Side == Side.Both
+        && marks.Any(m => m.Kind == MarkKind.SwitchSide && m.At >= previous.Span.Start.Value + 4 && m.At >= segment.Start - 15 && m.At <= segment.Start + 4);
 
     private static Side Opposite(Side side) => side switch
     {

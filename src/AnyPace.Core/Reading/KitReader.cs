@@ -120,7 +120,7 @@ internal static partial class KitReader
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b(dumb ?bells?|dumb bells?|weights|hand weights?|(a|1|one|your|the|single|heavier|lighter|heavy|light) weight\b(?! (is|in|into|on|onto|through|back|over|forward|shift|evenly|down|of|off|loss|to|from|training)))", Options)]
+    [GeneratedRegex(@"\b(dumb ?bells?|dumb bells?|weights|hand weights?|(a|1|your|the|single|heavier|lighter|heavy|light) weight\b(?! (is|in|into|on|onto|through|back|over|forward|shift|evenly|down|of|off|loss|to|from|training)))", Options)]
     private static partial Regex Dumbbell();
 
     [GeneratedRegex(@"\bkettle ?bells?\b", Options)]
@@ -180,13 +180,13 @@ internal static partial class KitReader
     [GeneratedRegex(@"\b(imagine|imaginary|pretend|invisible|like|as if)( \w+){0,4}$", Options)]
     private static partial Regex Imagined();
 
-    [GeneratedRegex(@"(\bif you (don't|do not|haven't|have no)\b.*|\binstead( of)?\b.*|\b(substitute|swap)\b.*|\bor( even)?( (a|an|some|use|two|2|couple|of|water|grab|take))*)$", Options)]
+    [GeneratedRegex(@"(\bif you (don't|do not|haven't|have no)\b.*|\binstead( of)?\b.*|\b(substitute|swap)\b.*|\bor( even)?( (a|an|some|use|2|couple|of|water|grab|take))*)$", Options)]
     private static partial Regex SubstituteBefore();
 
     [GeneratedRegex(@"(\b(optional\w*|if you('ve)? (have|want|need|like|got|prefer|would)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|for (balance|support|comfort)|or)\b( \w+){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
-    [GeneratedRegex(@"^(\w+ ){0,4}(optional|if (you|you'd|you've|that) (would |have |got )*(have|need|want|like|prefer|got|1|one|helps)|for (balance|support|comfort))\b", Options)]
+    [GeneratedRegex(@"^(\w+ ){0,4}(optional|if (you|you'd|you've|that) (would |have |got )*(have|need|want|like|prefer|got|1|helps)|for (balance|support|comfort))\b", Options)]
     private static partial Regex OptionalAfter();
 
     [GeneratedRegex(@"\b(?<n>pair of|set of|\d|a|an|single)( (of|heavy|light|medium|moderate|heavier|lighter|sturdy|small|single|\d+|pound|kilo|kg|to|your))*$", Options)]
@@ -195,6 +195,6 @@ internal static partial class KitReader
     [GeneratedRegex(@"\b(?<l>\d+( to | or )?\d* (pounds?|lbs?|kilos?|kgs?|kilograms?)|light to medium|medium to heavy|heavy|light|medium|moderate|heavier|lighter)( (pair|set|of|hand|weight|weighted))*$", Options)]
     private static partial Regex Load();
 
-    [GeneratedRegex(@"^(\w+ ){0,3}(?<l>\d+( to | or )?\d* (pounds?|lbs?|kilos?|kgs?|kilograms?))\b", Options)]
+    [GeneratedRegex(@"^(\w+ ){0,3}?(?<l>\d+( to | or )?\d* (pounds?|lbs?|kilos?|kgs?|kilograms?))\b", Options)]
     private static partial Regex LoadAfter();
 }

@@ -9,6 +9,9 @@ public static partial class MentionFinder
     /// <summary>An announced move begins at the next start within this many seconds, else where it was named.</summary>
     private const double AnnounceReach = 45;
 
+    /// <summary>Seconds before the first start in which a named move is announced rather than listed.</summary>
+    private const double FirstAnnouncement = 10;
+
     /// <summary>Everyday words make weak names; they count this much unless their surroundings agree.</summary>
     private const double WeakWeight = 0.3;
 
@@ -61,9 +64,15 @@ public static partial class MentionFinder
                 break;
             }
 
-            if (mark is { Kind: MarkKind.Opening, Token: > 12 } || (mark.Kind == MarkKind.Start && mark.Strength >= 0.5))
+            if (mark is { Kind: MarkKind.Opening, Token: > 4 })
             {
                 return speech.At(mark.Token);
+            }
+
+            // What is named in the last moments before the first "go" is what begins.
+            if (mark is { Kind: MarkKind.Start, Strength: >= 0.5 })
+            {
+                return mark.At - FirstAnnouncement;
             }
         }
 
@@ -278,7 +287,7 @@ public static partial class MentionFinder
     [GeneratedRegex(@"\b(not|isn't|isnt|don't (do|let|turn|want|make)|doesn't|never|no|without|avoid|rather than|instead of|unlike|skip the|forget (about )?the|ain't)( (a|an|the|your|any|doing|just|really|it|into|to|another|more|usual|normal|regular|become|turn|this|going|be))*$", Options)]
     private static partial Regex Negative();
 
-    [GeneratedRegex(@"\b(like|similar to|same as|as if|think of|kind of|imagine|remember|than|almost|version of|as in|looks like)( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|one|half|little|were|that|if))*$", Options)]
+    [GeneratedRegex(@"\b(like|similar to|same as|as if|think of|kind of|imagine|remember|than|almost|version of|as in|looks like)( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|were|that|if))*$", Options)]
     private static partial Regex Comparison();
 
     [GeneratedRegex(@"\b(would|d|i'd|you'd|if you) like\b", Options)]
@@ -290,7 +299,7 @@ public static partial class MentionFinder
     [GeneratedRegex(@"^(\w+ ){0,2}(instead|if (you|that|it|this)|is (also )?(fine|an option|a great option|okay|ok|perfect|good too)|(as )?(an )?option|works too|for (a )?beginners|as well if)\b", Options)]
     private static partial Regex AlternativeAfter();
 
-    [GeneratedRegex(@"\b((that|those|these) (was|were)( our| your| the)?|we (just )?did|you (just )?did|just (did|done)|done with|finish(ed)?( with)?( the| those| our| your)?|earlier|yesterday|used to (do|be)|i (once|used)|remember (the|those)|back from|from (the|our|that)( first| last| warm up)?)( (a|an|the|your|our|those|all|with))*$", Options)]
+    [GeneratedRegex(@"\b((that|those|these) (was|were)( our| your| the)?|we (just )?did|you (just )?did|just (did|done)|done with|finished( with)?|earlier|yesterday|used to (do|be)|i (once|used)|remember (the|those)|back from|from (the|our|that)( first| last| warm up)?)( (a|an|the|your|our|those|all|with))*$", Options)]
     private static partial Regex Past();
 
     [GeneratedRegex(@"^(we did|you did|from (before|earlier|the warm up|round|last)|(are|is|all) (done|finished|over)|earlier)\b", Options)]
@@ -302,7 +311,7 @@ public static partial class MentionFinder
     [GeneratedRegex(@"^(is |are )?(coming up (later|soon|in)|later|in a (minute|moment|bit)|tomorrow|next (week|time|round))\b", Options)]
     private static partial Regex LaterAfter();
 
-    [GeneratedRegex(@"\b(next( up| one| exercise| move)?|coming up|up next|we're (going|gonna)|going to|gonna|moving (on|into|to)|go(ing)? (straight |right |back |down )?(in ?to|on ?to|for)|we've got|we have|let's (do|try|take|hit|get|go|move)|now (we|it's|for)?|first( up| one| exercise| move)?|last (one|exercise|move|up)|straight in ?to|switch(ing)? to|start(ing)? (off )?with|then|begin with|it's|this (one )?is|these are|this is called|time for|back to|on to|onto|exercise (number )?\d)( \w+){0,4}$", Options)]
+    [GeneratedRegex(@"\b(next( up| 1| exercise| move)?|coming up|up next|we're (going|gonna)|going to|gonna|moving (on|into|to)|go(ing)? (straight |right |back |down )?(in ?to|on ?to|for)|we've got|we have|let's (do|try|take|hit|get|go|move)|now (we|it's|for)?|first( up| 1| exercise| move)?|last (1|exercise|move|up)|straight in ?to|switch(ing)? to|start(ing)? (off )?with|then|begin with|it's|this (1 )?is|these are|this is called|time for|back to|on to|onto|exercise (number )?\d)( \w+){0,4}$", Options)]
     private static partial Regex Announce();
 
     [GeneratedRegex(@"^(is |are |will be )?(coming up|next|up next|to come)\b", Options)]

@@ -28,7 +28,9 @@ public sealed class Speech
         }
 
         Text = text.ToString();
-        End = Cues.Count == 0 ? Seconds.Zero : Cues[^1].End!.Value;
+        
+        // To the tenth, as every time of a reading, so that no bout can end after the recording.
+        End = Cues.Count == 0 ? Seconds.Zero : new Seconds(Math.Round(Cues[^1].End!.Value.Value, 1));
     }
 
     /// <summary>Cleaned cues.</summary>
@@ -64,11 +66,16 @@ public sealed class Speech
         return string.Join(' ', Tokens.Skip(from).Take(to - from).Select(t => t.Text));
     }
 
-    /// <summary>Text before a token: back to the last full stop, or as many words as given.</summary>
+    /// <summary>A pause this long, in seconds, ends a sentence where nobody wrote a full stop.</summary>
+    private const double SilenceFrom = 5;
+
+    private bool Silence(int token) => Tokens[token].At - Tokens[token - 1].At > SilenceFrom;
+
+    /// <summary>Text before a token: back to the last full stop or silence, or as many words as given.</summary>
     public string Before(int token, int words)
     {
         var from = token;
-        while (from > 0 && token - from < words && !Tokens[from - 1].Stops)
+        while (from > 0 && token - from < words && !Tokens[from - 1].Stops && !Silence(from))
         {
             from--;
         }
@@ -76,10 +83,10 @@ public sealed class Speech
         return from == token ? "" : Text[_offsets[from]..(_offsets[token] - 1)];
     }
 
-    /// <summary>Text from a token on: up to a full stop, or as many words as given.</summary>
+    /// <summary>Text from a token on: up to a full stop or silence, or as many words as given.</summary>
     public string After(int token, int words)
     {
-        if (token >= Tokens.Count || (token > 0 && Tokens[token - 1].Stops))
+        if (token >= Tokens.Count || (token > 0 && (Tokens[token - 1].Stops || Silence(token))))
         {
             return "";
         }
@@ -88,7 +95,7 @@ public sealed class Speech
         while (to < Tokens.Count && to - token < words)
         {
             to++;
-            if (Tokens[to - 1].Stops)
+            if (Tokens[to - 1].Stops || (to < Tokens.Count && Silence(to)))
             {
                 break;
             }

@@ -1,0 +1,98 @@
+using AnyPace.Core.Sessions;
+
+namespace AnyPace.Core.Tests.SessionsTests;
+
+public sealed class TimelineEditTests
+{
+    private static readonly Timeline Class = Make.QuietClass();
+
+    [Fact]
+    public void A_corrected_bout_is_confirmed_and_keeps_its_place_in_time()
+    {
+        var id = Class.Bouts[1].Id;
+        var after = TimelineEdit.CorrectBout(Class, id, "sumo-squat", Span.Of(300, 580), Side.Both, new CountRange(12, 15));
+        var bout = after.Bouts.Single(b => b.Id == id);
+        Assert.Equal(("sumo-squat", 300.0, 580.0, 1.0), (bout.MoveId, bout.Span.Start.Value, bout.Span.End.Value, bout.Confidence));
+        Assert.Equal("12 to 15", bout.Reps.ToString());
+        Assert.Equal("squat", Class.Bouts[1].MoveId);
+    }
+
+    [Fact]
+    public void Bouts_stay_in_the_order_of_the_clock()
+    {
+        var after = TimelineEdit.AddBout(Class, "plank", Span.Of(600, 615), Side.Both, null);
+        Assert.Equal(after.Bouts.Select(b => b.Span.Start.Value).Order(), after.Bouts.Select(b => b.Span.Start.Value));
+        Assert.Equal(Class.Bouts.Length + 1, after.Bouts.Select(b => b.Id).Distinct().Count());
+    }
+
+    [Fact]
+    public void A_bout_can_be_taken_away_and_confirmed()
+    {
+        var doubtful = Class with { Bouts = Class.Bouts.SetItem(0, Class.Bouts[0] with { Confidence = 0.3 }) };
+        Assert.True(doubtful.Bouts[0].Doubtful);
+        Assert.False(TimelineEdit.ConfirmBout(doubtful, doubtful.Bouts[0].Id).Bouts[0].Doubtful);
+        Assert.DoesNotContain(TimelineEdit.RemoveBout(Class, Class.Bouts[0].Id).Bouts, b => b.Id == Class.Bouts[0].Id);
+    }
+
+    [Theory]
+    [InlineData(1300, 1400, "start")]
+    [InlineData(1100, 1300, "end")]
+    [InlineData(600, 500, "end")]
+    [InlineData(600, 601, "end")]
+    public void Edges_that_can_not_stand_are_named(double start, double end, string field)
+    {
+        var e = Assert.Throws<TimelineEditException>(() => TimelineEdit.AddBout(Class, "plank", Span.Of(start, end), Side.Both, null));
+        Assert.Equal(field, e.Field);
+    }
+
+    [Theory]
+    [InlineData(0, 5)]
+    [InlineData(12, 10)]
+    [InlineData(1, 900)]
+    public void Repetitions_out_of_range_are_refused(int low, int high) =>
+        Assert.Equal("reps", Assert.Throws<TimelineEditException>(
+            () => TimelineEdit.AddBout(Class, "plank", Span.Of(600, 610), Side.Both, new CountRange(low, high))).Field);
+
+    [Fact]
+    public void A_bout_that_is_gone_is_said_so() =>
+        Assert.Contains("no longer", Assert.Throws<TimelineEditException>(() => TimelineEdit.RemoveBout(Class, "b99")).Message);
+
+    [Fact]
+    public void Moving_a_phase_edge_moves_both_phases()
+    {
+        var after = TimelineEdit.MovePhaseEdge(Class, 0, new Seconds(300));
+        Assert.Equal((300.0, 300.0), (after.Phases[0].Span.End.Value, after.Phases[1].Span.Start.Value));
+        Assert.Equal(PhaseKind.WarmUp, after.PhaseAt(new Seconds(290)));
+    }
+
+    [Theory]
+    [InlineData(0, 0)]
+    [InlineData(0, 1020)]
+    [InlineData(2, 1100)]
+    [InlineData(-1, 10)]
+    public void An_edge_never_swallows_a_phase(int index, double at) =>
+        Assert.Equal("edge", Assert.Throws<TimelineEditException>(() => TimelineEdit.MovePhaseEdge(Class, index, new Seconds(at))).Field);
+
+    [Fact]
+    public void Differences_are_told_in_words()
+    {
+        var changed = TimelineEdit.CorrectBout(Class, Class.Bouts[1].Id, "sumo-squat", Class.Bouts[1].Span, Side.Both, null);
+        changed = TimelineEdit.RemoveBout(changed, Class.Bouts[3].Id);
+        changed = TimelineEdit.AddBout(changed, "plank", Span.Of(601, 615), Side.Both, null);
+        changed = TimelineEdit.MovePhaseEdge(changed, 0, new Seconds(250));
+        var lines = TimelineDifference.Lines(Class, changed, id => Make.Lexicon[id].Name);
+        Assert.Equal(4, lines.Count);
+        Assert.Contains(lines, l => l.StartsWith("phases:", StringComparison.Ordinal));
+        Assert.Contains("Squat 4:00 to 10:00 became Sumo squat 4:00 to 10:00", lines);
+        Assert.Contains("added Plank 10:01 to 10:15", lines);
+        Assert.Contains("removed Hamstring stretch 17:00 to 20:00", lines);
+        Assert.Empty(TimelineDifference.Lines(Class, Class, id => id));
+    }
+
+    [Fact]
+    public void A_bout_outside_every_phase_counts_as_work()
+    {
+        var timeline = Make.Timeline([Make.Phase(PhaseKind.Talk, 0, 100)], Make.Bout("squat", 10, 60));
+        Assert.Equal(PhaseKind.Work, timeline.PhaseOf(timeline.Bouts[0]));
+    }
+}
