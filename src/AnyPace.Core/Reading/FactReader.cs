@@ -58,13 +58,23 @@ internal static partial class FactReader
             .. found.Select(hit =>
             {
                 var at = speech.At(hit.Token);
-                var bout = bouts.LastOrDefault(b => b.Span.Start.Value <= at + 3) ?? bouts.FirstOrDefault();
+                var bout = BoutOf(bouts, at);
                 var instead = mentions.FirstOrDefault(m => m.Token >= hit.Token - 4 && m.Token <= hit.Token + 14 && m.Role is Role.Alternative && m.Move.Id != bout?.MoveId);
                 return new Option(
                     new Seconds(Math.Round(at, 1)), hit.Kind == "easier" ? OptionDirection.Easier : OptionDirection.Harder,
                     bout is not null && Math.Abs(bout.Span.Start.Value - at) < 240 ? bout.MoveId : null, instead?.Move.Id, speech.Around(hit.Token, 2, 16));
             }),
         ];
+    }
+
+    /// <summary>The bout an option speaks of: the one that runs, else the one about to begin, else the one just over.</summary>
+    private static Bout? BoutOf(IReadOnlyList<Bout> bouts, double at)
+    {
+        const double aboutToBegin = 25;
+        return bouts.FirstOrDefault(b => b.Span.Contains(new Seconds(at)))
+            ?? bouts.FirstOrDefault(b => b.Span.Start.Value >= at && b.Span.Start.Value <= at + aboutToBegin)
+            ?? bouts.LastOrDefault(b => b.Span.End.Value <= at)
+            ?? bouts.FirstOrDefault();
     }
 
     public static ImmutableArray<Caution> Cautions(Speech speech) =>

@@ -1,0 +1,225 @@
+using System.Net;
+using System.Text;
+
+namespace AnyPace.Web.Tests;
+
+public sealed class StudioTests(Site site) : IClassFixture<Site>
+{
+    private const string Captions = "[0:00] welcome let's get started\n[0:10] squats three two one go\n[0:50] and rest\n[1:00] lunges here we go\n[1:40] and rest well done\n";
+
+    private static readonly Dictionary<string, string> Facts = new()
+    {
+        ["Input.Title"] = "New Class", ["Input.Coach"] = "Bram Castellow", ["Input.RecordedOn"] = "2026-10-02", ["Input.StatedMinutes"] = "2",
+    };
+
+    private static Dictionary<string, string> With(string key, string value) => new(Facts) { [key] = value };
+
+    private async Task<(Visitor Visitor, Guid Id, Answer Desk)> DeskAsync(string who = "cataloguer")
+    {
+        var visitor = await site.AsAsync(who);
+        var id = await site.TakeInAsync("Desk Class");
+        return (visitor, id, await visitor.GetAsync($"/studio/desk/{id}"));
+    }
+
+    [Fact]
+    public async Task Captions_become_a_session_on_the_desk()
+    {
+        var manager = await site.AsAsync("manager");
+        var answer = await manager.UploadAsync(await manager.GetAsync("/studio/take-in"), Encoding.UTF8.GetBytes(Captions), "new.txt", Facts);
+        Assert.Equal(HttpStatusCode.Redirect, answer.Status);
+        var desk = await manager.GetAsync(answer.Location!.ToString());
+        Assert.Contains("New Class", desk.Text);
+        Assert.NotEmpty(desk.Page.QuerySelectorAll("svg.strip-desk rect.bout"));
+        Assert.Contains("Squat", desk.Text);
+        Assert.Contains("New Class", (await manager.GetAsync("/studio/today")).Text);
+        Assert.Contains("New Class", (await manager.GetAsync("/studio/library")).Text);
+    }
+
+    [Fact]
+    public async Task A_file_that_can_not_be_read_says_which_line_and_why_and_loses_nothing()
+    {
+        var manager = await site.AsAsync("manager");
+        var answer = await manager.UploadAsync(
+            await manager.GetAsync("/studio/take-in"), Encoding.UTF8.GetBytes("[0:10] squats\n[0:75] oops\n"), "bad.txt", Facts);
+        Assert.Equal(HttpStatusCode.OK, answer.Status);
+        Assert.Contains("Line 2", answer.Text);
+        Assert.Contains("0:75", answer.Text);
+        Assert.Equal("New Class", answer.Page.QuerySelector("#Input_Title")!.GetAttribute("value"));
+        Assert.Equal("Bram Castellow", answer.Page.QuerySelector("#Input_Coach")!.GetAttribute("value"));
+    }
+
+    [Fact]
+    public async Task A_good_file_is_kept_while_the_rest_is_mended()
+    {
+        var manager = await site.AsAsync("manager");
+        var answer = await manager.UploadAsync(await manager.GetAsync("/studio/take-in"), Encoding.UTF8.GetBytes(Captions), "kept.txt", With("Input.Title", ""));
+        Assert.Contains("kept.txt is kept", answer.Text);
+        var again = new Dictionary<string, string>(Facts)
+        {
+            ["Input.KeptName"] = answer.Page.QuerySelector("#Input_KeptName")!.GetAttribute("value")!,
+            ["Input.KeptText"] = answer.Page.QuerySelector("#Input_KeptText")!.GetAttribute("value")!,
+        };
+        Assert.Equal(HttpStatusCode.Redirect, (await manager.UploadAsync(answer, [], "", again)).Status);
+    }
+
+    [Theory]
+    [InlineData("Input.Title", "", "Give it a title")]
+    [InlineData("Input.Coach", "", "Say who coaches")]
+    [InlineData("Input.RecordedOn", "soon", "soon")]
+    [InlineData("Input.StatedMinutes", "twenty", "twenty")]
+    [InlineData("Input.StatedMinutes", "-3", "-3")]
+    public async Task Every_field_is_checked(string field, string value, string said)
+    {
+        var manager = await site.AsAsync("manager");
+        var answer = await manager.UploadAsync(await manager.GetAsync("/studio/take-in"), Encoding.UTF8.GetBytes(Captions), "new.txt", With(field, value));
+        Assert.Equal(HttpStatusCode.OK, answer.Status);
+        Assert.Contains(said, answer.Page.QuerySelector("[role=alert]")!.TextContent);
+    }
+
+    [Fact]
+    public async Task No_file_is_asked_for()
+    {
+        var manager = await site.AsAsync("manager");
+        Assert.Contains("Choose a caption file", (await manager.UploadAsync(await manager.GetAsync("/studio/take-in"), [], "", Facts)).Text);
+    }
+
+    [Fact]
+    public async Task A_corrected_bout_is_a_new_version_with_new_measures()
+    {
+        var (visitor, id, desk) = await DeskAsync();
+        var answer = await visitor.SubmitAsync(desk, ".bout-form", new() { ["move"] = "Squat jump", ["start"] = "0:42", ["end"] = "1:20", ["reps"] = "10-12" });
+        Assert.Equal(HttpStatusCode.Redirect, answer.Status);
+        var after = await visitor.GetAsync(answer.Location!.ToString());
+        Assert.Contains("version 2 by cataloguer", after.Text);
+        Assert.Contains("Squat jump", after.Page.QuerySelector("#bout-title")!.TextContent);
+        var version = await site.Sessions.VersionAsync(id, 2, CancellationToken.None);
+        Assert.Contains(version!.Timeline.Bouts, b => b is { MoveId: "squat-jump", Confidence: 1 } && b.Reps!.Value.High == 12);
+    }
+
+    [Fact]
+    public async Task A_swap_gives_the_same_desk_without_the_page_around_it()
+    {
+        var (visitor, _, desk) = await DeskAsync();
+        var answer = await visitor.SubmitAsync(desk, ".bout-form", new() { ["end"] = "1:00" }, swap: true);
+        Assert.Equal(HttpStatusCode.OK, answer.Status);
+        Assert.Null(answer.Page.QuerySelector("header.top"));
+        Assert.NotNull(answer.Page.QuerySelector("#desk svg.strip-desk"));
+        Assert.Contains("version 2", answer.Text);
+    }
+
+    [Theory]
+    [InlineData("move", "Moonwalk", "Moonwalk")]
+    [InlineData("start", "later", "later")]
+    [InlineData("end", "99:00", "after the end of the recording")]
+    [InlineData("end", "0:01", "after the start")]
+    [InlineData("reps", "many", "many")]
+    public async Task A_correction_that_can_not_stand_keeps_what_was_typed(string field, string value, string said)
+    {
+        var (visitor, id, desk) = await DeskAsync();
+        var answer = await visitor.SubmitAsync(desk, ".bout-form", new() { ["start"] = "0:42", [field] = value });
+        Assert.Equal(HttpStatusCode.OK, answer.Status);
+        Assert.Contains(said, answer.Page.QuerySelector("#bout-errors")!.TextContent);
+        Assert.Equal(value, answer.Page.QuerySelector($".bout-form [name={field}]")!.GetAttribute("value"));
+        Assert.Equal("true", answer.Page.QuerySelector($".bout-form [name={field}]")!.GetAttribute("aria-invalid"));
+        Assert.Equal(1, (await site.Sessions.FindAsync(id, CancellationToken.None))!.Newest);
+    }
+
+    [Fact]
+    public async Task Bouts_are_added_removed_confirmed_and_versions_brought_back()
+    {
+        var (visitor, id, desk) = await DeskAsync();
+        var add = await visitor.GetAsync($"/studio/desk/{id}?add=true");
+        await visitor.SubmitAsync(add, ".bout-form", new() { ["move"] = "plank", ["start"] = "1:22", ["end"] = "1:30" });
+        var two = await site.Sessions.VersionAsync(id, 2, CancellationToken.None);
+        Assert.Contains(two!.Timeline.Bouts, b => b.MoveId == "plank");
+
+        desk = await visitor.GetAsync($"/studio/desk/{id}?bout={two.Timeline.Bouts.First(b => b.MoveId == "plank").Id}");
+        await visitor.SubmitAsync(desk, ".bout-form", [], action: $"/studio/desk/{id}?handler=Remove");
+        Assert.DoesNotContain((await site.Sessions.VersionAsync(id, 3, CancellationToken.None))!.Timeline.Bouts, b => b.MoveId == "plank");
+
+        desk = await visitor.GetAsync($"/studio/desk/{id}");
+        await visitor.SubmitAsync(desk, ".bout-form", [], action: $"/studio/desk/{id}?handler=Confirm");
+        Assert.Contains((await site.Sessions.VersionAsync(id, 4, CancellationToken.None))!.Timeline.Bouts, b => b.Confidence == 1);
+
+        desk = await visitor.GetAsync($"/studio/desk/{id}");
+        await visitor.SubmitAsync(desk, "form[action*=Restore]", new() { ["version"] = "2" });
+        Assert.Contains((await site.Sessions.VersionAsync(id, 5, CancellationToken.None))!.Timeline.Bouts, b => b.MoveId == "plank");
+    }
+
+    [Fact]
+    public async Task A_phase_edge_moves_and_a_wrong_one_is_explained()
+    {
+        var (visitor, id, desk) = await DeskAsync();
+        var before = (await site.Sessions.VersionAsync(id, 1, CancellationToken.None))!.Timeline.Phases;
+        await visitor.SubmitAsync(desk, "form[action*=Phase]", new() { ["at"] = "0:03" });
+        Assert.Equal(3, (await site.Sessions.VersionAsync(id, 2, CancellationToken.None))!.Timeline.Phases[0].Span.End.Value);
+        var answer = await visitor.SubmitAsync(await visitor.GetAsync($"/studio/desk/{id}"), "form[action*=Phase]", new() { ["at"] = "59:00" });
+        Assert.Contains("The edge must lie between", answer.Text);
+        Assert.Equal(2, (await site.Sessions.FindAsync(id, CancellationToken.None))!.Newest);
+        Assert.NotEqual(3, before[0].Span.End.Value);
+    }
+
+    [Fact]
+    public async Task Two_people_on_one_version_see_both_and_lose_nothing()
+    {
+        var (odo, id, odosDesk) = await DeskAsync();
+        var ines = await site.AsAsync("manager");
+        var inesDesk = await ines.GetAsync($"/studio/desk/{id}");
+        await odo.SubmitAsync(odosDesk, ".bout-form", new() { ["move"] = "Sumo squat" });
+        var clash = await ines.SubmitAsync(inesDesk, ".bout-form", new() { ["move"] = "Wall sit" });
+        Assert.Equal(HttpStatusCode.OK, clash.Status);
+        var page = clash.Page.QuerySelector(".clash")!;
+        Assert.Contains("cataloguer saved version 2 while you worked", page.TextContent);
+        Assert.Contains("became Sumo squat", page.TextContent);
+        Assert.Contains("Wall sit", page.TextContent);
+        Assert.Equal(2, (await site.Sessions.FindAsync(id, CancellationToken.None))!.Newest);
+
+        Assert.Equal(HttpStatusCode.Redirect, (await ines.SubmitAsync(clash, ".clash form", [])).Status);
+        Assert.Contains((await site.Sessions.VersionAsync(id, 3, CancellationToken.None))!.Timeline.Bouts, b => b.MoveId == "wall-sit");
+    }
+
+    [Fact]
+    public async Task Publishing_reaches_members_and_another_node_and_withdrawing_hides()
+    {
+        var (visitor, id, desk) = await DeskAsync("manager");
+        await using var second = site.Factory.WithWebHostBuilder(_ => { });
+        using var warm = second.CreateClient();
+        var other = (Hosting.Catalogue)second.Services.GetService(typeof(Hosting.Catalogue))!;
+        await visitor.SubmitAsync(desk, "form[action*=Publish]", []);
+        var member = await site.AsAsync("member");
+        Assert.Equal(HttpStatusCode.OK, (await member.GetAsync($"/session/{id}")).Status);
+        Assert.True(await SoonAsync(() => other.Snapshot.Entry(id) is not null));
+
+        await visitor.SubmitAsync(await visitor.GetAsync($"/studio/desk/{id}"), "form[action*=Publish]", [], action: $"/studio/desk/{id}?handler=Withdraw");
+        Assert.Equal(HttpStatusCode.NotFound, (await member.GetAsync($"/session/{id}")).Status);
+        Assert.True(await SoonAsync(() => other.Snapshot.Entry(id) is null));
+    }
+
+    [Fact]
+    public async Task A_version_nobody_looked_at_is_not_published()
+    {
+        var (visitor, id, desk) = await DeskAsync("manager");
+        await visitor.SubmitAsync(desk, ".bout-form", new() { ["end"] = "1:00" });
+        var answer = await visitor.SubmitAsync(desk, "form[action*=Publish]", []);
+        Assert.Contains("was saved while you looked", answer.Text);
+        Assert.Null((await site.Sessions.FindAsync(id, CancellationToken.None))!.Published);
+    }
+
+    [Fact]
+    public async Task Every_figure_opens_to_its_reason()
+    {
+        var (_, _, desk) = await DeskAsync();
+        Assert.True(desk.Page.QuerySelectorAll(".figures details").Length >= 7);
+        Assert.All(desk.Page.QuerySelectorAll(".figures details"), d => Assert.True(d.TextContent.Trim().Length > d.QuerySelector("summary")!.TextContent.Trim().Length));
+    }
+
+    private static async Task<bool> SoonAsync(Func<bool> isSo)
+    {
+        for (var i = 0; i < 100 && !isSo(); i++)
+        {
+            await Task.Delay(50);
+        }
+
+        return isSo();
+    }
+}

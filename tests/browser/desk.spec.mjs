@@ -1,0 +1,86 @@
+import { expect, test } from "@playwright/test";
+import { signIn } from "./site.mjs";
+
+async function openDraft(page, name = "The Wrong Foot") {
+  await page.goto("/studio/today");
+  await page.locator(".waiting .title", { hasText: name }).click();
+  await expect(page.getByRole("heading", { name, level: 1 })).toBeVisible();
+}
+
+test("today says which recording needs attention and why", async ({ page }) => {
+  await signIn(page, "odo");
+  await page.goto("/studio/today");
+  await expect(page.locator(".waiting li").first()).toContainText(/problem|doubtful/);
+  await page.getByRole("link", { name: /^Open / }).click();
+  await expect(page.locator("#desk")).toBeVisible();
+});
+
+test("doubtful bouts are walked through and agreed with by key", async ({ page }) => {
+  await signIn(page, "odo");
+  await openDraft(page, "Corner Drills");
+  const left = page.locator(".headline .actions");
+  const before = parseInt(await left.textContent(), 10);
+  expect(before).toBeGreaterThan(1);
+  await page.keyboard.press("n");
+  await expect(page).toHaveURL(/bout=/);
+  await page.keyboard.press("Enter");
+  await expect(left).toContainText(`${before - 1} doubtful`);
+});
+
+test("keys are shown by ? and do not fire while typing", async ({ page }) => {
+  await signIn(page, "odo");
+  await openDraft(page);
+  await page.keyboard.press("?");
+  await expect(page.locator("dialog#keys")).toBeVisible();
+  await page.keyboard.press("Escape");
+  await page.keyboard.press("m");
+  await expect(page.locator("#move")).toBeFocused();
+  await page.locator("#move").fill("");
+  await page.keyboard.type("xna");
+  await expect(page.locator("#move")).toHaveValue("xna");
+  await expect(page.locator("#desk")).toContainText("version 1");
+});
+
+test("a slip is explained where it was made and nothing typed is lost", async ({ page }) => {
+  await signIn(page, "odo");
+  await openDraft(page);
+  await page.locator("#move").fill("Moonwalk");
+  await page.locator("#reps").fill("12-15");
+  await page.getByRole("button", { name: "Save the bout" }).click();
+  await expect(page.locator("#bout-errors")).toContainText('No move is called "Moonwalk"');
+  await expect(page.locator("#move")).toHaveValue("Moonwalk");
+  await expect(page.locator("#reps")).toHaveValue("12-15");
+});
+
+test("figures open to their reasons", async ({ page }) => {
+  await signIn(page, "odo");
+  await openDraft(page);
+  await page.locator(".figures summary", { hasText: "level" }).click();
+  await expect(page.locator(".figures details[open]")).toContainText("MET over the hardest five minutes");
+  await page.locator(".figures summary", { hasText: "kit" }).click();
+  await expect(page.locator(".figures details[open]").last()).toContainText("chair");
+});
+
+test("two people from one version meet on a page that shows both", async ({ browser, page }) => {
+  await signIn(page, "ines");
+  await openDraft(page);
+  const other = await (await browser.newContext()).newPage();
+  await signIn(other, "odo");
+  await other.goto(page.url());
+  await other.locator("#move").fill("Side step");
+  await other.getByRole("button", { name: "Save the bout" }).click();
+  await expect(other.locator("#desk")).toContainText("version 2 by Odo");
+
+  await page.locator("#move").fill("Jog on the spot");
+  await page.getByRole("button", { name: "Save the bout" }).click();
+  await expect(page.locator(".clash")).toContainText("Odo saved version 2 while you worked");
+  await expect(page.locator(".clash")).toContainText("became Side step");
+  await expect(page.locator(".clash")).toContainText("Jog on the spot");
+  await page.getByRole("button", { name: "Put mine on top" }).click();
+  await expect(page.locator("#desk")).toContainText("version 3 by Ines");
+
+  // Every change can be taken back.
+  await page.getByRole("button", { name: "Go back to version 1" }).click();
+  await expect(page.locator("#desk")).toContainText("version 4 by Ines");
+  await other.context().close();
+});
