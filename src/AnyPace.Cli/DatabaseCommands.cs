@@ -16,6 +16,9 @@ namespace AnyPace.Cli;
 /// <summary><c>migrate</c> and <c>load-demo</c>: what makes a database ready. Both may be run again without harm.</summary>
 internal static class DatabaseCommands
 {
+    /// <summary>Shortest password taken, in characters; the site asks the same.</summary>
+    private const int LeastPassword = 12;
+
     public static Command Migrate()
     {
         var command = new Command("migrate", "Bring the database in ANYPACE_DB to the newest shape.");
@@ -49,6 +52,36 @@ internal static class DatabaseCommands
             var accounts = await LoadPeopleAsync(database, people, stop);
             await LoadSessionsAsync(sessions, path, people, accounts, stop);
             return 0;
+        });
+        return command;
+    }
+
+    public static Command AddAccount()
+    {
+        var name = new Argument<string>("name") { Description = "What is typed to sign in." };
+        var role = new Option<string>("--role") { Description = "manager, cataloguer or member.", DefaultValueFactory = _ => Roles.Member };
+        role.AcceptOnlyFromAmong(Roles.Manager, Roles.Cataloguer, Roles.Member);
+        var display = new Option<string?>("--display") { Description = "The name others see; the sign-in name where left out." };
+        var command = new Command("add-account", "Add an account to the database in ANYPACE_DB; the password is read from standard input.") { name, role, display };
+        command.SetAction(async (parse, stop) =>
+        {
+            var password = (await Console.In.ReadLineAsync(stop))?.Trim() ?? "";
+            if (password.Length < LeastPassword)
+            {
+                Console.Error.WriteLine($"The password on standard input has {password.Length} characters; it needs at least {LeastPassword}.");
+                return 2;
+            }
+
+            await using var source = Database.Connect(ConnectionString());
+            var typed = parse.GetValue(name)!;
+            var account = new Account
+            {
+                Name = typed, NormalizedName = typed.ToUpperInvariant(), DisplayName = parse.GetValue(display) ?? typed, Role = parse.GetValue(role)!,
+            };
+            account.PasswordHash = new PasswordHasher<Account>().HashPassword(account, password);
+            var made = await new AccountStore(new Database(source)).CreateAsync(account, stop);
+            Console.Error.WriteLine(made.Succeeded ? $"{typed} can sign in as {account.Role}." : made.Errors.First().Description);
+            return made.Succeeded ? 0 : 2;
         });
         return command;
     }

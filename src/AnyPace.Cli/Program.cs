@@ -7,4 +7,5 @@ root.Subcommands.Add(MovesCommand.Build());
 root.Subcommands.Add(BenchCommand.Build());
 root.Subcommands.Add(DatabaseCommands.Migrate());
 root.Subcommands.Add(DatabaseCommands.LoadDemo());
+root.Subcommands.Add(DatabaseCommands.AddAccount());
 return await root.Parse(args).InvokeAsync();

@@ -46,7 +46,8 @@ internal static class Make
         Bout("march", 0, 240 * scale),
         Bout("squat", 240 * scale, 600 * scale),
         Bout("glute-bridge", 620 * scale, 1020 * scale),
-        Bout("hamstring-stretch", 1020 * scale, 1200 * scale)) with { Kit = [Kit("mat")] };
+        Bout("hamstring-stretch", 1020 * scale, 1200 * scale)) with
+    { Kit = [Kit("mat")] };
 
     /// <summary>Fifteen minutes with jumps, and steps offered for them.</summary>
     public static Timeline JumpingClass() => Timeline(
@@ -55,7 +56,8 @@ internal static class Make
         Bout("squat-jump", 200, 400),
         Bout("jumping-jack", 420, 600),
         Bout("push-up", 620, 800),
-        Bout("quad-stretch", 800, 900)) with { Options = [Easier("squat-jump", "squat"), Easier("jumping-jack", "step-jack")] };
+        Bout("quad-stretch", 800, 900)) with
+    { Options = [Easier("squat-jump", "squat"), Easier("jumping-jack", "step-jack")] };
 
     public static ImmutableSortedSet<string> Set(params string[] items) => [.. items];
 }

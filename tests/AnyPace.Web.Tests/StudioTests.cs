@@ -9,7 +9,10 @@ public sealed class StudioTests(Site site) : IClassFixture<Site>
 
     private static readonly Dictionary<string, string> Facts = new()
     {
-        ["Input.Title"] = "New Class", ["Input.Coach"] = "Bram Castellow", ["Input.RecordedOn"] = "2026-10-02", ["Input.StatedMinutes"] = "2",
+        ["Input.Title"] = "New Class",
+        ["Input.Coach"] = "Bram Castellow",
+        ["Input.RecordedOn"] = "2026-10-02",
+        ["Input.StatedMinutes"] = "2",
     };
 
     private static Dictionary<string, string> With(string key, string value) => new(Facts) { [key] = value };

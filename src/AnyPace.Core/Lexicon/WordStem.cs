@@ -11,7 +11,11 @@ public static class WordStem
     /// <summary>Number words that occur in move names; captions are read with numbers as digits.</summary>
     private static readonly Dictionary<string, string> Numbers = new()
     {
-        ["one"] = "1", ["two"] = "2", ["three"] = "3", ["four"] = "4", ["ninety"] = "90",
+        ["one"] = "1",
+        ["two"] = "2",
+        ["three"] = "3",
+        ["four"] = "4",
+        ["ninety"] = "90",
     };
 
     public static string Of(string word)

@@ -32,7 +32,11 @@ internal static partial class KitReader
     /// <summary>Things that may stand in for another, and for what.</summary>
     private static readonly Dictionary<string, string> StandIns = new()
     {
-        ["water bottle"] = "dumbbell", ["dumbbell"] = "kettlebell", ["chair"] = "bench", ["towel"] = "resistance band", ["cushion"] = "mat",
+        ["water bottle"] = "dumbbell",
+        ["dumbbell"] = "kettlebell",
+        ["chair"] = "bench",
+        ["towel"] = "resistance band",
+        ["cushion"] = "mat",
     };
 
     public static ImmutableArray<KitItem> Read(Speech speech, double firstBout)

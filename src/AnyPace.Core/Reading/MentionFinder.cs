@@ -160,7 +160,11 @@ public static partial class MentionFinder
                 var start = marks.FirstOrDefault(m => m.Kind == MarkKind.Start && m.Strength >= 0.5 && m.At >= mark.At && m.At <= mark.At + 15);
                 added.Add(last with
                 {
-                    Token = mark.Token, Length = 1, At = mark.At, EffectiveAt = start.At > 0 ? start.At : mark.At, Role = Role.Doing,
+                    Token = mark.Token,
+                    Length = 1,
+                    At = mark.At,
+                    EffectiveAt = start.At > 0 ? start.At : mark.At,
+                    Role = Role.Doing,
                     Weight = last.Move.Sides == MoveSides.Each ? 0.9 : 0.6,
                 });
             }

@@ -28,7 +28,7 @@ public sealed class Speech
         }
 
         Text = text.ToString();
-        
+
         // To the tenth, as every time of a reading, so that no bout can end after the recording.
         End = Cues.Count == 0 ? Seconds.Zero : new Seconds(Math.Round(Cues[^1].End!.Value.Value, 1));
     }

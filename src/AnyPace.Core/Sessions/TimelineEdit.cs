@@ -22,7 +22,11 @@ public static class TimelineEdit
         var bout = Find(timeline, boutId);
         return WithBouts(timeline, timeline.Bouts.Replace(bout, bout with
         {
-            MoveId = moveId, Span = Checked(timeline, span), Side = side, Reps = Checked(reps), Confidence = 1,
+            MoveId = moveId,
+            Span = Checked(timeline, span),
+            Side = side,
+            Reps = Checked(reps),
+            Confidence = 1,
         }));
     }
 

@@ -119,10 +119,17 @@ public sealed class AccountStore(Database database)
             fill,
             r => new Account
             {
-                Id = r.GetGuid(0), Name = r.GetString(1), NormalizedName = r.GetString(2), DisplayName = r.GetString(3), Role = r.GetString(4),
-                PasswordHash = r.GetString(5), SecurityStamp = r.GetString(6),
-                LockoutEnd = r.IsDBNull(7) ? null : r.GetFieldValue<DateTimeOffset>(7), LockoutEnabled = r.GetBoolean(8),
-                AccessFailedCount = r.GetInt32(9), Demo = r.GetBoolean(10),
+                Id = r.GetGuid(0),
+                Name = r.GetString(1),
+                NormalizedName = r.GetString(2),
+                DisplayName = r.GetString(3),
+                Role = r.GetString(4),
+                PasswordHash = r.GetString(5),
+                SecurityStamp = r.GetString(6),
+                LockoutEnd = r.IsDBNull(7) ? null : r.GetFieldValue<DateTimeOffset>(7),
+                LockoutEnabled = r.GetBoolean(8),
+                AccessFailedCount = r.GetInt32(9),
+                Demo = r.GetBoolean(10),
             },
             stop);
 }

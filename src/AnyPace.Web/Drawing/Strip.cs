@@ -29,15 +29,15 @@ public static class Strip
 {
     private static int _next;
 
-    private sealed record Frame(double Width, double Height, double Line, double Half, double Ground, double Arc, bool Labels);
+    private sealed record Frame(double Width, double Height, double Line, double Half, double Ground, double Arc, bool Labels, int CurveStep);
 
     public static IHtmlContent Draw(StripView view, MoveLexicon lexicon)
     {
         var frame = view.Size switch
         {
-            StripSize.Desk => new Frame(1232, 196, 104, 52, 166, 18, true),
-            StripSize.Compare => new Frame(1080, 84, 44, 24, 74, 12, false),
-            _ => new Frame(760, 52, 26, 15, 46, 9, false),
+            StripSize.Desk => new Frame(1232, 196, 104, 52, 166, 18, true, 1),
+            StripSize.Compare => new Frame(1080, 84, 44, 24, 74, 12, false, 2),
+            _ => new Frame(760, 52, 26, 15, 46, 9, false, 4),
         };
         var clock = Math.Max(1, (view.Clock ?? view.Timeline.Recorded).Value);
         var key = "s" + Interlocked.Increment(ref _next);
@@ -45,7 +45,7 @@ public static class Strip
 
         var svg = new SvgText();
         var kind = view.Size.ToString().ToLowerInvariant();
-        svg.Add($"<svg class=\"strip strip-{kind}\" viewBox=\"0 0 {frame.Width} {frame.Height}\" role=\"img\" aria-label=\"{Describe(view, lexicon)}\" preserveAspectRatio=\"none\">");
+        svg.Add($"<svg class=\"strip strip-{kind}\" viewBox=\"0 0 {frame.Width} {frame.Height}\" role=\"{(view.LinkTo is null ? "img" : "group")}\" aria-label=\"{Describe(view, lexicon)}\" preserveAspectRatio=\"none\">");
         svg.Add($"<defs><pattern id=\"{key}h\" width=\"6\" height=\"6\" patternUnits=\"userSpaceOnUse\" patternTransform=\"rotate(45)\"><rect width=\"2.2\" height=\"6\" class=\"ink\"/></pattern>");
         svg.Add($"<pattern id=\"{key}d\" width=\"5\" height=\"5\" patternUnits=\"userSpaceOnUse\"><circle cx=\"1.6\" cy=\"1.6\" r=\"1.3\" class=\"ink\"/></pattern></defs>");
         foreach (var phase in view.Timeline.Phases)
@@ -63,9 +63,17 @@ public static class Strip
 
         svg.Add($"<line class=\"line\" x1=\"0\" x2=\"{X(view.Timeline.Recorded)}\" y1=\"{frame.Line}\" y2=\"{frame.Line}\"/>");
         svg.Add($"<line class=\"ground\" x1=\"0\" x2=\"{X(view.Timeline.Recorded)}\" y1=\"{frame.Ground}\" y2=\"{frame.Ground}\"/>");
-        foreach (var paced in PaceLayer.Lay(view.Timeline, lexicon, view.Sheet.Pace))
+        var bouts = PaceLayer.Lay(view.Timeline, lexicon, view.Sheet.Pace);
+        if (view.LinkTo is null)
         {
-            Block(svg, view, frame, key, paced, X);
+            Together(svg, frame, key, bouts, X);
+        }
+        else
+        {
+            foreach (var paced in bouts)
+            {
+                Block(svg, view, frame, key, paced, X);
+            }
         }
 
         Curve(svg, view, frame, X);
@@ -78,50 +86,84 @@ public static class Strip
         return new HtmlString(svg.Raw("</svg>").ToString());
     }
 
-    private static void Block(SvgText svg, StripView view, Frame frame, string key, PacedBout paced, Func<Seconds, double> x)
+    private static (double Left, double Top, double Width, double Height) Place(PacedBout paced, Frame frame, Func<Seconds, double> x)
     {
-        var bout = paced.Bout;
-        var (left, width) = (x(bout.Span.Start), Math.Max(1.5, x(bout.Span.End) - x(bout.Span.Start) - 1));
+        var span = paced.Bout.Span;
 
         // Effort from standing to the hardest of the lexicon's sources fills half the height.
         var height = frame.Half * Math.Clamp(0.25 + ((paced.Move.Met.Value - Met.Standing.Value) / 8.5 * 0.75), 0.2, 1);
-        var top = bout.Side switch
+        var top = paced.Bout.Side switch
         {
             Side.Right => frame.Line - height,
             Side.Left => frame.Line,
             _ => frame.Line - (height / 2),
         };
-        var fill = bout.Doubtful ? "none" : paced.Phase switch
+        return (x(span.Start), top, Math.Max(1.5, x(span.End) - x(span.Start) - 1), height);
+    }
+
+    private static string Fill(PacedBout paced, string key) => paced.Bout.Doubtful ? "none" : paced.Phase switch
+    {
+        PhaseKind.WarmUp => $"url(#{key}h)",
+        PhaseKind.CoolDown => $"url(#{key}d)",
+        _ => "",
+    };
+
+    private static string Arcs(PacedBout paced, Frame frame, double left, double width)
+    {
+        var rise = frame.Arc * (int)paced.Move.Impact / 3;
+        var n = Math.Max(1, (int)(width / 11));
+        var step = width / n;
+        var arc = FormattableString.Invariant($"q{step / 2:0.#} {-2 * rise:0.#} {step:0.#} 0");
+        return FormattableString.Invariant($"M{left:0.#} {frame.Ground}") + string.Concat(Enumerable.Repeat(arc, n));
+    }
+
+    private static bool Bounces(PacedBout paced) => paced.Move.Impact > Impact.None && paced.Phase == PhaseKind.Work;
+
+    private static string ArcClass(Impact impact) => impact >= Impact.Moderate ? "arc off" : "arc";
+
+    private static string BoutClass(PacedBout paced) => paced.Bout.Doubtful ? "bout doubtful" : "bout";
+
+    /// <summary>A strip nobody clicks in: all blocks of one look as one path, so that a page of strips stays light.</summary>
+    private static void Together(SvgText svg, Frame frame, string key, IReadOnlyList<PacedBout> bouts, Func<Seconds, double> x)
+    {
+        foreach (var look in bouts.GroupBy(b => (Fill: Fill(b, key), Class: BoutClass(b))))
         {
-            PhaseKind.WarmUp => $"url(#{key}h)",
-            PhaseKind.CoolDown => $"url(#{key}d)",
-            _ => "",
-        };
-        var classes = "bout" + (bout.Doubtful ? " doubtful" : "") + (bout.Id == view.Selected ? " selected" : "");
-        if (view.LinkTo is { } link)
-        {
-            svg.Add($"<a href=\"{link(bout.Id)}\" data-bout=\"{bout.Id}\">");
+            svg.Add($"<path class=\"{look.Key.Class}\"").Raw(look.Key.Fill.Length > 0 ? $" fill=\"{look.Key.Fill}\" d=\"" : " d=\"");
+            foreach (var paced in look)
+            {
+                var (left, top, width, height) = Place(paced, frame, x);
+                svg.Raw(FormattableString.Invariant($"M{left:0.#} {top:0.#}h{width:0.#}v{height:0.#}h-{width:0.#}z"));
+            }
+
+            svg.Raw("\"/>");
         }
 
-        svg.Add($"<rect class=\"{classes}\" x=\"{left}\" y=\"{top}\" width=\"{width}\" height=\"{height}\"");
-        if (fill.Length > 0)
+        foreach (var look in bouts.Where(Bounces).GroupBy(b => ArcClass(b.Move.Impact)))
         {
-            svg.Add($" fill=\"{fill}\"");
-        }
+            svg.Add($"<path class=\"{look.Key}\" d=\"");
+            foreach (var paced in look)
+            {
+                var (left, _, width, _) = Place(paced, frame, x);
+                svg.Raw(Arcs(paced, frame, left, width));
+            }
 
-        svg.Add($"><title>{bout.Span.Start} {paced.Move.Name}{(bout.Side == Side.Both ? "" : ", " + bout.Side.ToString().ToLowerInvariant())}</title></rect>");
-        if (view.LinkTo is not null)
-        {
-            svg.Raw("</a>");
+            svg.Raw("\"/>");
         }
+    }
 
-        if (paced.Move.Impact > Impact.None && paced.Phase == PhaseKind.Work)
+    private static void Block(SvgText svg, StripView view, Frame frame, string key, PacedBout paced, Func<Seconds, double> x)
+    {
+        var bout = paced.Bout;
+        var (left, top, width, height) = Place(paced, frame, x);
+        var fill = Fill(paced, key);
+        var side = bout.Side == Side.Both ? "" : ", " + bout.Side.ToString().ToLowerInvariant();
+        svg.Add($"<a href=\"{view.LinkTo!(bout.Id)}\" aria-label=\"{bout.Span.Start} {paced.Move.Name}{side}\">");
+        svg.Add($"<rect class=\"{BoutClass(paced)}{(bout.Id == view.Selected ? " selected" : "")}\" x=\"{left}\" y=\"{top}\" width=\"{width}\" height=\"{height}\"");
+        svg.Raw(fill.Length > 0 ? $" fill=\"{fill}\"" : "");
+        svg.Add($"><title>{bout.Span.Start} {paced.Move.Name}{side}</title></rect></a>");
+        if (Bounces(paced))
         {
-            var rise = frame.Arc * (int)paced.Move.Impact / 3;
-            var n = Math.Max(1, (int)(width / 11));
-            var step = width / n;
-            var arcs = string.Concat(Enumerable.Range(0, n).Select(_ => FormattableString.Invariant($"q{step / 2:0.##} {-2 * rise:0.##} {step:0.##} 0")));
-            svg.Add($"<path class=\"arc{(paced.Move.Impact >= Impact.Moderate ? " off" : "")}\" d=\"M{left} {frame.Ground}").Raw(arcs).Raw("\"/>");
+            svg.Add($"<path class=\"{ArcClass(paced.Move.Impact)}\" d=\"").Raw(Arcs(paced, frame, left, width)).Raw("\"/>");
         }
     }
 
@@ -134,9 +176,11 @@ public static class Strip
 
         var top = frame.Line - frame.Half;
         svg.Raw("<polyline class=\"curve\" points=\"");
-        foreach (var point in view.Sheet.Effort)
+        for (var i = 0; i < view.Sheet.Effort.Length; i += frame.CurveStep)
         {
-            svg.Add($"{x(point.At)},{top + (frame.Half * 0.55 * (1 - Math.Clamp((point.Met.Value - 1) / 8, 0, 1))) - (frame.Labels ? 14 : 4)} ");
+            var point = view.Sheet.Effort[i];
+            var y = top + (frame.Half * 0.55 * (1 - Math.Clamp((point.Met.Value - 1) / 8, 0, 1))) - (frame.Labels ? 14 : 4);
+            svg.Raw(FormattableString.Invariant($"{x(point.At):0.#},{y:0.#} "));
         }
 
         svg.Raw("\"/>");

@@ -22,8 +22,11 @@ public sealed class CheckTests
     {
         var timeline = Make.JumpingClass() with
         {
-            Options = [], Stated = Promise(5, "low"), PartOfSeries = true,
-            Claims = [new(new Seconds(3), "calories", 400, "burns 400 calories")], Outside = [new(new Seconds(4), "advert", "use the code")],
+            Options = [],
+            Stated = Promise(5, "low"),
+            PartOfSeries = true,
+            Claims = [new(new Seconds(3), "calories", 400, "burns 400 calories")],
+            Outside = [new(new Seconds(4), "advert", "use the code")],
         };
         Assert.True(Findings(timeline).Count >= 5);
         Assert.All(Findings(timeline), f => Assert.True(f.Message.Length > 10 && f.Do.Length > 10));

@@ -8,6 +8,9 @@ namespace AnyPace.Web.Pages.Members;
 /// <summary>Narrow the library to a few good candidates; the whole state is in the URL.</summary>
 public sealed class FindModel(Catalogue catalogue) : PageModel
 {
+    /// <summary>Rows on the page; nobody reads more, and the page stays light.</summary>
+    public const int Shown = 24;
+
     public FindQuery Query { get; private set; } = FindQuery.Everything;
 
     public FindResult Result { get; private set; } = null!;

@@ -127,8 +127,12 @@ public sealed class DeskModel(SessionStore sessions, MoveLexicon lexicon, Catalo
     {
         var form = new Dictionary<string, string>
         {
-            ["bout"] = fields.Bout ?? "", ["move"] = fields.Move ?? "", ["start"] = fields.Start ?? "", ["end"] = fields.End ?? "",
-            ["side"] = fields.Side.ToString(), ["reps"] = fields.Reps ?? "",
+            ["bout"] = fields.Bout ?? "",
+            ["move"] = fields.Move ?? "",
+            ["start"] = fields.Start ?? "",
+            ["end"] = fields.End ?? "",
+            ["side"] = fields.Side.ToString(),
+            ["reps"] = fields.Reps ?? "",
         };
         var side = fields.Side == Side.Both ? "" : ", " + fields.Side.ToString().ToLowerInvariant();
         return ChangeAsync(
