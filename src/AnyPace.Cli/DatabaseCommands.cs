@@ -76,7 +76,10 @@ internal static class DatabaseCommands
             var typed = parse.GetValue(name)!;
             var account = new Account
             {
-                Name = typed, NormalizedName = typed.ToUpperInvariant(), DisplayName = parse.GetValue(display) ?? typed, Role = parse.GetValue(role)!,
+                Name = typed,
+                NormalizedName = typed.ToUpperInvariant(),
+                DisplayName = parse.GetValue(display) ?? typed,
+                Role = parse.GetValue(role)!,
             };
             account.PasswordHash = new PasswordHasher<Account>().HashPassword(account, password);
             var made = await new AccountStore(new Database(source)).CreateAsync(account, stop);

@@ -40,11 +40,14 @@ internal static class BoutBuilder
     private static IEnumerable<(double Start, double End, Side Side)> Split(Segment segment, IReadOnlyList<Mark> marks, Bout? previous)
     {
         const double edge = 8;
+        var least = segment.Move.Sides == MoveSides.Each ? 0 : 1;
         var switches = marks
-            .Where(m => m.Kind == MarkKind.SwitchSide && m.At > segment.Start + edge && m.At < segment.End - edge)
+            .Where(m => m.Kind == MarkKind.SwitchSide && m.Strength >= least && m.At > segment.Start + edge && m.At < segment.End - edge)
             .Select(m => m.At)
             .ToList();
-        if (segment.Move.Sides == MoveSides.Alternating || (segment.Move.Sides == MoveSides.Both && switches.Count == 0))
+
+        // Alternating moves are done one side at a time only where the coach says so.
+        if (segment.Move.Sides == MoveSides.Both || (segment.Move.Sides == MoveSides.Alternating && switches.Count != 1))
         {
             yield return (segment.Start, segment.End, Side.Both);
             yield break;

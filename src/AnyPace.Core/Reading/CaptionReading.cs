@@ -23,7 +23,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
         var marks = MarkFinder.Find(speech);
         var dose = DoseReader.Read(speech);
         var mentions = MentionFinder.Find(speech, lexicon, marks);
-        var segments = BoutSegmenter.Segments(speech, marks, mentions, dose);
+        var segments = NameSettler.Settle(speech, BoutSegmenter.Segments(speech, marks, mentions, dose), lexicon);
         var bouts = BoutBuilder.Build(speech, marks, segments, dose);
         var phases = PhaseFinder.Find(speech, marks, bouts, lexicon);
         var firstBout = bouts.IsEmpty ? 0 : bouts[0].Span.Start.Value;

@@ -44,7 +44,7 @@ internal static partial class KitReader
         var kit = ImmutableArray.CreateBuilder<KitItem>();
         foreach (var (item, pattern) in Items)
         {
-            var need = (KitNeed?)null;
+            var (must, may, plain, instead) = (false, false, false, false);
             int? count = null;
             string? load = null;
             double? firstUse = null;
@@ -53,15 +53,18 @@ internal static partial class KitReader
             {
                 var token = speech.TokenAt(match.Index);
                 var last = speech.TokenAt(match.Index + match.Length - 1);
-                var before = speech.Before(token, 9);
-                var after = speech.After(last + 1, 7);
+                var before = speech.Before(token, 12);
+                var after = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 7);
                 if (Without().IsMatch(before) || Imagined().IsMatch(before))
                 {
                     continue;
                 }
 
                 var said = NeedOf(before, after, item);
-                need = need is { } held ? (KitNeed)Math.Min((int)held, (int)said) : said;
+                must |= said == KitNeed.Required && NeedWords().IsMatch(before);
+                plain |= said == KitNeed.Required;
+                may |= said == KitNeed.Optional;
+                instead |= said == KitNeed.Substitute;
                 count ??= CountOf(before, match.Value);
                 load ??= LoadOf(before, after);
                 if (said == KitNeed.Required && speech.At(token) >= firstBout - 20)
@@ -74,6 +77,9 @@ internal static partial class KitReader
                     evidence.Add(new Evidence(new Seconds(Math.Round(speech.At(token), 1)), speech.Around(token, 5, 8)));
                 }
             }
+
+            // What is said to be needed is; else one "if you like" outweighs plain mentions, which else mean that it is in use.
+            KitNeed? need = must ? KitNeed.Required : may ? KitNeed.Optional : plain ? KitNeed.Required : instead ? KitNeed.Substitute : null;
 
             // Towels and water bottles to drink from help; nobody is stopped by their lack.
             if (need == KitNeed.Required && item is "towel" or "wall" or "cushion" or "water bottle")
@@ -187,11 +193,14 @@ internal static partial class KitReader
     [GeneratedRegex(@"(\bif you (don't|do not|haven't|have no)\b.*|\binstead( of)?\b.*|\b(substitute|swap)\b.*|\bor( even)?( (a|an|some|use|2|couple|of|water|grab|take))*)$", Options)]
     private static partial Regex SubstituteBefore();
 
-    [GeneratedRegex(@"(\b(optional\w*|if you('ve)? (have|want|need|like|got|prefer|would)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|for (balance|support|comfort)|or)\b( \w+){0,7})$", Options)]
+    [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|the)\b.*|\b(optional\w*|if you('ve)? (have|want|need|like|got|prefer|would)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|for (balance|support|comfort)|or)\b( \w+){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
     [GeneratedRegex(@"^(\w+ ){0,4}(optional|if (you|you'd|you've|that) (would |have |got )*(have|need|want|like|prefer|got|1|helps)|for (balance|support|comfort))\b", Options)]
     private static partial Regex OptionalAfter();
+
+    [GeneratedRegex(@"\b(need|needs|needed|grab|grabbing|get|gather|bring|require|required|fetch|have|use|using|with|pick up|take)( \w+){0,5}$", Options)]
+    private static partial Regex NeedWords();
 
     [GeneratedRegex(@"\b(?<n>pair of|set of|\d|a|an|single)( (of|heavy|light|medium|moderate|heavier|lighter|sturdy|small|single|\d+|pound|kilo|kg|to|your))*$", Options)]
     private static partial Regex Count();

@@ -28,6 +28,7 @@ public static partial class MarkFinder
         All(WarmUpOver(), MarkKind.WarmUpOver, 1);
         All(CoolDown(), MarkKind.CoolDown, 1);
         All(SwitchSide(), MarkKind.SwitchSide, 1);
+        All(OtherWay(), MarkKind.SwitchSide, 0.4);
         All(LeftSide(), MarkKind.Left, 1);
         All(RightSide(), MarkKind.Right, 1);
         All(Round(), MarkKind.Round, 1);
@@ -140,8 +141,12 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\b(cool(ing)? ?(it )?down|cool ?downs?|stretch(ing)? (it )?(all )?out|let's stretch|time to stretch|final stretch(es)?|some stretch(es|ing)|a (quick |nice |little |good |gentle )?stretch|bring (the|your|that) heart rate (back )?down|slow (it|things) down|wind(ing)? down|let your heart rate)\b", Options)]
     private static partial Regex CoolDown();
 
-    [GeneratedRegex(@"\b((other|opposite|second) (side|leg|arm|foot|hand|knee|hip|direction|way)|switch(ing)?( it)?( up)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|swap(ping)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|change ?(over|sides?|legs?|arms?)|(and|now) switch\b|same (thing )?on the (other|left|right)|repeat (that |this )?on the (other|left|right))", Options)]
+    [GeneratedRegex(@"\b((other|second) (side|leg|arm|foot|hand|knee|hip)|opposite side|switch(ing)?( it)?( up)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|swap(ping)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|change ?(over|sides?|legs?|arms?)|(and|now) switch\b|same (thing )?on the (other|left|right)|repeat (that |this )?on the (other|left|right))", Options)]
     private static partial Regex SwitchSide();
+
+    /// <summary>The other way round: for circles it changes nothing, for one-sided moves it may be the other side.</summary>
+    [GeneratedRegex(@"(?<!\blook (to |over )?the )\b(other|opposite|second) (direction|way)\b", Options)]
+    private static partial Regex OtherWay();
 
     [GeneratedRegex(@"\bleft (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b|\b(on|to|with) (the|your) left\b", Options)]
     private static partial Regex LeftSide();

@@ -38,8 +38,9 @@ public static partial class MentionFinder
                 role = Role.Announced;
             }
 
-            var weight = Base(role) * (hit.Weak ? WeakWeight : hit.Words > 1 ? 1 : 0.85);
-            mentions.Add(new Mention(hit.Move, token, length, at, at, role, hit.Weak, weight));
+            var weak = hit.Weak || IsVerb(speech, token, length);
+            var weight = Base(role) * (weak ? WeakWeight : hit.Words > 1 ? 1 : 0.85);
+            mentions.Add(new Mention(hit.Move, token, length, at, at, role, weak, weight));
         }
 
         for (var i = 0; i < mentions.Count; i++)
@@ -50,6 +51,7 @@ public static partial class MentionFinder
             }
         }
 
+        ThinParts(speech, mentions);
         return ThinLists(WithOtherSides(SettleAnnouncements(mentions, marks), marks), opening);
     }
 
@@ -120,6 +122,10 @@ public static partial class MentionFinder
         return Announce().IsMatch(before) || AnnounceAfter().IsMatch(after) ? Role.Announced : Role.Doing;
     }
 
+    /// <summary>"Push up to standing", "roll up slowly": said once, with nothing that makes it a thing, it is what to do, not a move's name.</summary>
+    private static bool IsVerb(Speech speech, int token, int length) =>
+        length == 2 && speech.Tokens[token + 1].Text == "up" && !MakesThing().IsMatch(speech.Before(token, 3));
+
     /// <summary>Between a stop and the next start, whatever is named is about to come.</summary>
     private static bool InRest(IReadOnlyList<Mark> marks, double at)
     {
@@ -129,6 +135,17 @@ public static partial class MentionFinder
         {
             if (mark.At > at)
             {
+                if (mark is { Kind: MarkKind.Doing, Strength: >= 1 })
+                {
+                    // Counted out loud: the work has begun.
+                    return false;
+                }
+
+                if (mark.Kind is not (MarkKind.Start or MarkKind.Stop) || mark.Strength < 0.5)
+                {
+                    continue;
+                }
+
                 return mark.At <= at + longestRest && at - stop <= longestRest && StartsNext(marks, at);
             }
 
@@ -201,6 +218,11 @@ public static partial class MentionFinder
                 break;
             }
 
+            if (mark is { Kind: MarkKind.Doing, Strength: >= 1 })
+            {
+                break;
+            }
+
             if (mark is { Kind: MarkKind.Start, Strength: >= 0.5 })
             {
                 return mark.At;
@@ -246,6 +268,20 @@ public static partial class MentionFinder
         return mentions;
     }
 
+    /// <summary>"Walk your hands out to a plank": what a move passes through is a part of it, not the next one.</summary>
+    private static void ThinParts(Speech speech, List<Mention> mentions)
+    {
+        const double sameBreath = 6;
+        for (var i = 1; i < mentions.Count; i++)
+        {
+            var (part, whole) = (mentions[i], mentions[i - 1]);
+            if (part.Move.Id != whole.Move.Id && part.At - whole.At < sameBreath && whole.Weight >= 0.25 && PassedThrough().IsMatch(speech.Before(part.Token, 4)))
+            {
+                mentions[i] = part with { Weight = part.Weight * 0.35 };
+            }
+        }
+    }
+
     /// <summary>Several moves named in one breath are a list; each of them says less about this moment.</summary>
     private static List<Mention> ThinLists(List<Mention> mentions, double opening)
     {
@@ -288,7 +324,7 @@ public static partial class MentionFinder
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b(not|isn't|isnt|don't (do|let|turn|want|make)|doesn't|never|no|without|avoid|rather than|instead of|unlike|skip the|forget (about )?the|ain't)( (a|an|the|your|any|doing|just|really|it|into|to|another|more|usual|normal|regular|become|turn|this|going|be))*$", Options)]
+    [GeneratedRegex(@"\b(not|isn't|isnt|don't (?!forget|stop)(\w+ ){0,2}(?=$|a|the|it|your|into|just)|don't|doesn't|never|no|without|avoid|rather than|instead of|unlike|skip the|forget (about )?the|ain't)( (a|an|the|your|any|doing|just|really|it|into|to|another|more|usual|normal|regular|become|turn|this|going|be))*$", Options)]
     private static partial Regex Negative();
 
     [GeneratedRegex(@"\b(like|similar to|same as|as if|think of|kind of|imagine|remember|than|almost|version of|as in|looks like)( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|were|that|if))*$", Options)]
@@ -309,7 +345,7 @@ public static partial class MentionFinder
     [GeneratedRegex(@"^(we did|you did|from (before|earlier|the warm up|round|last)|(are|is|all) (done|finished|over)|earlier)\b", Options)]
     private static partial Regex PastAfter();
 
-    [GeneratedRegex(@"\b(later( on)?|we'll (be|also|have|do|get|go|come|finish|end|then)|we will|today|followed by|after that|after (this|these)|at the end|before we (do|go|start|get)|next (round|block|circuit) (is|we|will)?|going to be doing|coming (up )?(later|soon)|in a (minute|moment|bit)|finish (off |up )?with|end with|the other (exercise|move))( \w+){0,4}$", Options)]
+    [GeneratedRegex(@"\b(later( on)?|we'll (be|also|have|do|get|go|come|finish|end|then)|we will|today|followed by|after that|after (this|these)|at the end|before we (do|go|start|get)|next (round|block|circuit|pair|superset|combo|couple|few|two|2|3)\b( \w+){0,9}|going to be doing|coming (up )?(later|soon)|in a (minute|moment|bit)|finish (off |up )?with|end with|the other (exercise|move))( \w+){0,4}$", Options)]
     private static partial Regex Later();
 
     [GeneratedRegex(@"^(is |are )?(coming up (later|soon|in)|later|in a (minute|moment|bit)|tomorrow|next (week|time|round))\b", Options)]
@@ -317,6 +353,12 @@ public static partial class MentionFinder
 
     [GeneratedRegex(@"\b(next( up| 1| exercise| move)?|coming up|up next|we're (going|gonna)|going to|gonna|moving (on|into|to)|go(ing)? (straight |right |back |down )?(in ?to|on ?to|for)|we've got|we have|let's (do|try|take|hit|get|go|move)|now (we|it's|for)?|first( up| 1| exercise| move)?|last (1|exercise|move|up)|straight in ?to|switch(ing)? to|start(ing)? (off )?with|then|begin with|it's|this (1 )?is|these are|this is called|time for|back to|on to|onto|exercise (number )?\d)( \w+){0,4}$", Options)]
     private static partial Regex Announce();
+
+    [GeneratedRegex(@"\b(a|an|the|your|our|1|full|regular|next|this|that|knee|more|another|into|with|perfect|is|of)$", Options)]
+    private static partial Regex MakesThing();
+
+    [GeneratedRegex(@"\b(to|into|from|through|in|out of)( (a|an|the|your|that))*$", Options)]
+    private static partial Regex PassedThrough();
 
     [GeneratedRegex(@"^(is |are |will be )?(coming up|next|up next|to come)\b", Options)]
     private static partial Regex AnnounceAfter();

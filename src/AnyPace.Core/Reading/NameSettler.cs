@@ -1,0 +1,117 @@
+using System.Text.RegularExpressions;
+using AnyPace.Core.Lexicon;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>
+/// One move under two names. Coaches say "lunges" and then "reverse lunges", or "squats again" for the goblet squats of round one;
+/// some names mean one thing standing and another on the floor. This stage gives each segment the name the rest of the class supports.
+/// </summary>
+internal static partial class NameSettler
+{
+    /// <summary>A first naming shorter than this, in seconds, that runs straight into a fuller name is part of it.</summary>
+    private const double ShortNaming = 30;
+
+    /// <summary>Moves that share a spoken name, told apart by where the body is.</summary>
+    private static readonly (string Floor, string Standing)[] Twins =
+    [
+        ("side-leg-raise", "standing-leg-raise"),
+        ("donkey-kick", "standing-kickback"),
+        ("oblique-crunch", "standing-oblique-crunch"),
+        ("bicycle-crunch", "standing-oblique-crunch"),
+        ("seated-twist", "standing-twist"),
+    ];
+
+    public static IReadOnlyList<Segment> Settle(Speech speech, IReadOnlyList<Segment> segments, MoveLexicon lexicon)
+    {
+        var settled = new List<Segment>(segments.Count);
+        for (var i = 0; i < segments.Count; i++)
+        {
+            // The other side of a move stays the move it was.
+            var goesOn = i > 0 && segments[i].Move.Id == segments[i - 1].Move.Id && segments[i].Start - segments[i - 1].End < ShortNaming;
+            settled.Add(segments[i] with { Move = goesOn ? settled[i - 1].Move : ByPosition(speech, segments[i], lexicon) });
+        }
+
+        for (var i = 0; i < settled.Count; i++)
+        {
+            if (FullerName(settled, i) is { } move)
+            {
+                settled[i] = settled[i] with { Move = move };
+            }
+        }
+
+        return Join(settled);
+    }
+
+    private static Move ByPosition(Speech speech, Segment segment, MoveLexicon lexicon)
+    {
+        var twin = Twins.FirstOrDefault(t => t.Floor == segment.Move.Id);
+        if (twin.Standing is null)
+        {
+            return segment.Move;
+        }
+
+        var words = string.Join(' ', speech.Tokens.Where(t => t.At >= segment.Start - 20 && t.At < segment.End).Select(t => t.Text));
+        return StandingWords().Count(words) > FloorWords().Count(words) ? lexicon[twin.Standing] : segment.Move;
+    }
+
+    /// <summary>The fuller name of the neighbour a general name runs into, or of the bout that stood in its place in an earlier round.</summary>
+    private static Move? FullerName(List<Segment> segments, int i)
+    {
+        var s = segments[i];
+        foreach (var j in new[] { i + 1, i - 1 })
+        {
+            if (j >= 0 && j < segments.Count && IsFuller(segments[j].Move, s.Move)
+                && Math.Min(s.End - s.Start, segments[j].End - segments[j].Start) < ShortNaming
+                && Math.Min(Math.Abs(segments[j].Start - s.End), Math.Abs(s.Start - segments[j].End)) < 4)
+            {
+                return segments[j].Move;
+            }
+        }
+
+        for (var j = 0; j < i - 1; j++)
+        {
+            if (IsFuller(segments[j].Move, s.Move) && (Same(segments, i - 1, j - 1) || Same(segments, i + 1, j + 1)))
+            {
+                return segments[j].Move;
+            }
+        }
+
+        return null;
+    }
+
+    private static bool Same(List<Segment> segments, int i, int j) =>
+        i >= 0 && j >= 0 && i < segments.Count && j < segments.Count && segments[i].Move.Id == segments[j].Move.Id;
+
+    /// <summary>True where one name says the other's and more, of the same kind: reverse lunge for lunge.</summary>
+    private static bool IsFuller(Move fuller, Move general) =>
+        fuller.Id != general.Id && fuller.Pattern == general.Pattern && general.Kit.All(fuller.Kit.Contains)
+        && fuller.Name.Replace('-', ' ').EndsWith(' ' + general.Name.Replace('-', ' ').ToLowerInvariant(), StringComparison.OrdinalIgnoreCase);
+
+    private static List<Segment> Join(List<Segment> segments)
+    {
+        var joined = new List<Segment>();
+        foreach (var s in segments)
+        {
+            if (joined.Count > 0 && joined[^1].Move.Id == s.Move.Id && s.Start - joined[^1].End < 1 && Math.Min(s.End - s.Start, joined[^1].End - joined[^1].Start) < ShortNaming
+                && s.Move.Sides != MoveSides.Each)
+            {
+                joined[^1] = joined[^1] with { End = s.End, Own = joined[^1].Own + s.Own, EndMarked = s.EndMarked, Mentions = [.. joined[^1].Mentions, .. s.Mentions] };
+            }
+            else
+            {
+                joined.Add(s);
+            }
+        }
+
+        return joined;
+    }
+
+    private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
+
+    [GeneratedRegex(@"\b(standing|stand|chair|wall|tall|upright|balance|feet (hip|together))\b", Options)]
+    private static partial Regex StandingWords();
+
+    [GeneratedRegex(@"\b(lie|lying|floor|mat|on your (side|back|hands)|all fours|head (down|on)|top leg|bottom leg|stacked)\b", Options)]
+    private static partial Regex FloorWords();
+}
