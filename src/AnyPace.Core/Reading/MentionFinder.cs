@@ -324,7 +324,7 @@ public static partial class MentionFinder
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b(not|isn't|isnt|don't (?!forget|stop)(\w+ ){0,2}(?=$|a|the|it|your|into|just)|don't|doesn't|never|no|without|avoid|rather than|instead of|unlike|skip the|forget (about )?the|ain't)( (a|an|the|your|any|doing|just|really|it|into|to|another|more|usual|normal|regular|become|turn|this|going|be))*$", Options)]
+    [GeneratedRegex(@"\b(not|isn't|isnt|don't (?!forget|stop)\w+|don't|doesn't|never|no|without|avoid|rather than|instead of|unlike|skip the|forget (about )?the|ain't)( (a|an|the|your|any|doing|just|really|it|into|to|another|more|usual|normal|regular|become|turn|this|going|be))*$", Options)]
     private static partial Regex Negative();
 
     [GeneratedRegex(@"\b(like|similar to|same as|as if|think of|kind of|imagine|remember|than|almost|version of|as in|looks like)( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|were|that|if))*$", Options)]
