@@ -79,14 +79,14 @@ internal static class ReadCommand
         AnsiConsole.MarkupLineInterpolated($"[bold]{Path.GetFileName(file)}[/]  {timeline.Recorded}  {timeline.Kind}");
         foreach (var s in timeline.Structures)
         {
-            AnsiConsole.MarkupLineInterpolated($"{ReadingDocument.Word(s.Type)}: work {s.Work} rest {s.Rest} rounds {s.Rounds} reps {s.Reps}{(s.Measured ? " (measured)" : "")}");
+            AnsiConsole.MarkupLineInterpolated($"{s.Type.Word()}: work {s.Work} rest {s.Rest} rounds {s.Rounds} reps {s.Reps}{(s.Measured ? " (measured)" : "")}");
         }
 
         var table = new Table().AddColumns("from", "to", "phase", "move", "side", "sure");
         foreach (var b in timeline.Bouts)
         {
             table.AddRow(
-                b.Span.Start.Clock(), b.Span.End.Clock(), ReadingDocument.Word(timeline.PhaseOf(b)), Markup.Escape(MoveLexicon.Default[b.MoveId].Name),
+                b.Span.Start.Clock(), b.Span.End.Clock(), timeline.PhaseOf(b).Word(), Markup.Escape(MoveLexicon.Default[b.MoveId].Name),
                 b.Side == Side.Both ? "" : b.Side.ToString().ToLowerInvariant(), $"{b.Confidence:0.00}");
         }
 

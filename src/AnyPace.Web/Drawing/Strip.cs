@@ -57,7 +57,7 @@ public static class Strip
 
             if (frame.Labels && phase.Span.Length.Value / clock > 0.04)
             {
-                svg.Add($"<text class=\"label\" x=\"{X(phase.Span.Start) + 5}\" y=\"14\">{Core.Reading.ReadingDocument.Word(phase.Kind)}</text>");
+                svg.Add($"<text class=\"label\" x=\"{X(phase.Span.Start) + 5}\" y=\"14\">{phase.Kind.Word()}</text>");
             }
         }
 
@@ -208,7 +208,7 @@ public static class Strip
 
     private static string Describe(StripView view, MoveLexicon lexicon)
     {
-        var phases = string.Join(", ", view.Timeline.Phases.Where(p => p.Kind != PhaseKind.Talk).Select(p => $"{Core.Reading.ReadingDocument.Word(p.Kind)} {p.Span.Length}"));
+        var phases = string.Join(", ", view.Timeline.Phases.Where(p => p.Kind != PhaseKind.Talk).Select(p => $"{p.Kind.Word()} {p.Span.Length}"));
         var moves = view.Timeline.Bouts.Select(b => lexicon[b.MoveId].Name).Distinct().Count();
         return $"Score of {view.Timeline.Recorded}: {phases}; {view.Timeline.Bouts.Length} bouts of {moves} moves.";
     }

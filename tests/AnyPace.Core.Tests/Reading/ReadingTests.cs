@@ -1,4 +1,3 @@
-using System.Text.Json;
 using AnyPace.Core.Captions;
 using AnyPace.Core.Reading;
 using AnyPace.Core.Sessions;
@@ -194,5 +193,6 @@ public sealed class ReadingTests
 
     [Fact]
     public void The_same_captions_always_give_the_same_reading() =>
-        Assert.Equal(JsonSerializer.Serialize(ReadingDocument.Of("a", Make.Read(Intervals), Make.Lexicon)), JsonSerializer.Serialize(ReadingDocument.Of("a", Make.Read(Intervals), Make.Lexicon)));
+        Assert.Equal(
+            Make.Read(Intervals).Bouts.Select(b => (b.Id, b.MoveId, b.Span, b.Side, b.Confidence)), Make.Read(Intervals).Bouts.Select(b => (b.Id, b.MoveId, b.Span, b.Side, b.Confidence)));
 }

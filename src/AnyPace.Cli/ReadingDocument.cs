@@ -4,10 +4,10 @@ using AnyPace.Core.Lexicon;
 using AnyPace.Core.Measures;
 using AnyPace.Core.Sessions;
 
-namespace AnyPace.Core.Reading;
+namespace AnyPace.Cli;
 
 /// <summary>The reading of one caption file in the shape of the public contract, version 1. Keys may be added, none renamed or removed.</summary>
-public static class ReadingDocument
+internal static class ReadingDocument
 {
     public static object Of(string file, Timeline timeline, MoveLexicon lexicon)
     {
@@ -28,10 +28,10 @@ public static class ReadingDocument
                 sessionsPerWeek = Pair(timeline.Stated.SessionsPerWeek),
                 weeks = Pair(timeline.Stated.Weeks),
             },
-            phases = timeline.Phases.Select(p => new { phase = Word(p.Kind), start = p.Span.Start.Value, end = p.Span.End.Value, confidence = p.Confidence }),
+            phases = timeline.Phases.Select(p => new { phase = p.Kind.Word(), start = p.Span.Start.Value, end = p.Span.End.Value, confidence = p.Confidence }),
             structures = timeline.Structures.Select(s => new
             {
-                type = Word(s.Type),
+                type = s.Type.Word(),
                 start = s.Span.Start.Value,
                 end = s.Span.End.Value,
                 workSeconds = s.Work?.Value,
@@ -95,19 +95,6 @@ public static class ReadingDocument
         harder = m.Harder,
     });
 
-    public static string Word(PhaseKind kind) => kind switch
-    {
-        PhaseKind.WarmUp => "warm-up",
-        PhaseKind.CoolDown => "cool-down",
-        _ => kind.ToString().ToLowerInvariant(),
-    };
-
-    public static string Word(StructureType type) => type switch
-    {
-        StructureType.RepSets => "rep-sets",
-        _ => type.ToString().ToLowerInvariant(),
-    };
-
     private static string Word(MoveSides sides) => sides.ToString().ToLowerInvariant();
 
     private static IEnumerable<object> Moves(Timeline timeline, MoveLexicon lexicon) =>
@@ -120,7 +107,7 @@ public static class ReadingDocument
                 {
                     id = move.Id,
                     name = move.Name,
-                    phase = Word(g.Key.Phase),
+                    phase = g.Key.Phase.Word(),
                     impact = move.Impact.Key(),
                     sides = Word(move.Sides),
                     reps = Number(g.Select(b => b.Reps).FirstOrDefault(r => r is not null)),
