@@ -41,7 +41,20 @@ internal static class BenchCommand
         Row(table, "[bold]tuned on[/]", [.. scores.Where(s => !s.Test).Select(s => s.Score)], "", "");
         Row(table, "[bold]kept aside[/]", [.. scores.Where(s => s.Test).Select(s => s.Score)], "", "");
         AnsiConsole.Write(table);
+        Calibration([.. scores.Where(s => !s.Test).SelectMany(s => s.Score.Proposals)]);
         return 0;
+    }
+
+    /// <summary>Of bouts proposed at 0.8, about 80 % should be right.</summary>
+    private static void Calibration(List<(double Confidence, bool Right)> proposals)
+    {
+        var table = new Table().AddColumns("sure", "bouts", "right, share").Title("Calibration, tuned on");
+        foreach (var band in proposals.GroupBy(p => Math.Floor(p.Confidence * 10) / 10).OrderBy(g => g.Key))
+        {
+            table.AddRow($"{band.Key:0.0} to {band.Key + 0.1:0.0}", $"{band.Count()}", $"{band.Average(p => p.Right ? 1 : 0):0.00}");
+        }
+
+        AnsiConsole.Write(table);
     }
 
     private static void Row(Table table, string name, List<ReadingScore> scores, string missed, string extra)

@@ -46,6 +46,11 @@ internal static class BoutBuilder
             .Select(m => m.At)
             .ToList();
 
+        if (segment.Move.Sides == MoveSides.Each && switches.Count == 0 && SideNamedLater(segment, marks, edge) is { } named)
+        {
+            switches.Add(named);
+        }
+
         // Alternating moves are done one side at a time only where the coach says so.
         if (segment.Move.Sides == MoveSides.Both || (segment.Move.Sides == MoveSides.Alternating && switches.Count != 1))
         {
@@ -84,6 +89,14 @@ internal static class BoutBuilder
         }
 
         yield return (start, segment.End, side);
+    }
+
+    /// <summary>Where the second side is named inside the segment, as in "right knee ... left knee".</summary>
+    private static double? SideNamedLater(Segment segment, IReadOnlyList<Mark> marks, double edge)
+    {
+        var sides = marks.Where(m => m.Kind is MarkKind.Left or MarkKind.Right && m.At > segment.Start - 10 && m.At < segment.End - edge).ToList();
+        var second = sides.FirstOrDefault(m => m.Kind != sides[0].Kind && m.At > segment.Start + edge);
+        return second.At > 0 ? second.At : null;
     }
 
     /// <summary>The same one-sided move again after "other side", where the first side was never named.</summary>

@@ -154,7 +154,7 @@ internal static class BoutSegmenter
                 }
 
                 // A bout begins where its move is named, or at the start said next, hardly before.
-                var late = Math.Max(0, Math.Min(40, first - s - Near)) * 0.06;
+                var late = Math.Max(0, Math.Min(40, first - s - Near)) * 0.08;
                 yield return (move, Math.Min(own, 2.2) - (0.85 * others) - late + shape + TypicalLength(move, e - s));
             }
         }

@@ -133,7 +133,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\b(dumb ?bells?|dumb bells?|weights|hand weights?|(a|1|your|the|single|heavier|lighter|heavy|light) weight\b(?! (is|in|into|on|onto|through|back|over|forward|shift|evenly|down|of|off|loss|to|from|training)))", Options)]
     private static partial Regex Dumbbell();
 
-    [GeneratedRegex(@"\bkettle ?bells?\b", Options)]
+    [GeneratedRegex(@"\bkettle ?bells?\b(?! (style|swings?))", Options)]
     private static partial Regex Kettlebell();
 
     [GeneratedRegex(@"\b((resistance|mini|loop|long|exercise|elastic|fabric) bands?|(a|the|your|my) bands?|bands)\b", Options)]
@@ -196,7 +196,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|the)\b.*|\b(optional\w*|if you('ve)? (have|want|need|like|got|prefer|would)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|for (balance|support|comfort)|or)\b( \w+){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
-    [GeneratedRegex(@"^(\w+ ){0,4}(optional|if (you|you'd|you've|that) (would |have |got )*(have|need|want|like|prefer|got|1|helps)|for (balance|support|comfort))\b", Options)]
+    [GeneratedRegex(@"^(\w+ ){0,4}(optional|if (you|you'd|you've|that|it) |for (balance|support|comfort))\b", Options)]
     private static partial Regex OptionalAfter();
 
     [GeneratedRegex(@"\b(need|needs|needed|grab|grabbing|get|gather|bring|require|required|fetch|have|use|using|with|pick up|take)( \w+){0,5}$", Options)]

@@ -35,8 +35,24 @@ public static partial class MarkFinder
         All(BreakTime(), MarkKind.Break, 1);
         All(SignOff(), MarkKind.SignOff, 1);
         Counting(speech, marks);
+        AloneSwitch(speech, marks);
         marks.Sort((a, b) => a.At.CompareTo(b.At));
         return marks;
+    }
+
+    /// <summary>"Switch." or "Roll over." as a sentence of its own; inside a longer one the words mean too many things.</summary>
+    private static void AloneSwitch(Speech speech, List<Mark> marks)
+    {
+        for (var i = 1; i < speech.Tokens.Count; i++)
+        {
+            var begins = speech.Tokens[i - 1].Stops;
+            var one = begins && speech.Tokens[i].Stops && speech.Tokens[i].Text is ("switch" or "change" or "swap");
+            var two = begins && i + 1 < speech.Tokens.Count && speech.Tokens[i + 1].Stops && speech.Tokens[i].Text is ("roll" or "flip") && speech.Tokens[i + 1].Text == "over";
+            if (one || two)
+            {
+                marks.Add(new Mark(MarkKind.SwitchSide, i, speech.Tokens[i].At, 1));
+            }
+        }
     }
 
     /// <summary>Runs of numbers: counting down to one begins or ends a bout; counting up, or slowly down, is work going on.</summary>

@@ -9,6 +9,9 @@ public static partial class MentionFinder
     /// <summary>An announced move begins at the next start within this many seconds, else where it was named.</summary>
     private const double AnnounceReach = 45;
 
+    /// <summary>A short form of a move done before ("swings") is surer than an everyday word, less sure than the name.</summary>
+    private const double ShortFormWeight = 0.75;
+
     /// <summary>Seconds before the first start in which a named move is announced rather than listed.</summary>
     private const double FirstAnnouncement = 10;
 
@@ -27,6 +30,7 @@ public static partial class MentionFinder
             }
         }
 
+        Combine(speech, lexicon, raw);
         var opening = OpeningAt(speech, marks);
         var mentions = new List<Mention>(raw.Count);
         foreach (var (hit, token, length) in raw)
@@ -40,9 +44,12 @@ public static partial class MentionFinder
 
             var weak = hit.Weak || IsVerb(speech, token, length);
             var weight = Base(role) * (weak ? WeakWeight : hit.Words > 1 ? 1 : 0.85);
-            mentions.Add(new Mention(hit.Move, token, length, at, at, role, weak, weight));
+            var move = weak ? EarlierOf(speech, mentions, token, length) ?? hit.Move : hit.Move;
+            var shortForm = move.Id != hit.Move.Id;
+            mentions.Add(new Mention(move, token, length, at, at, role, weak && !shortForm, shortForm ? Base(role) * ShortFormWeight : weight));
         }
 
+        ThinParts(speech, mentions);
         for (var i = 0; i < mentions.Count; i++)
         {
             if (mentions[i].Role is Role.Announced or Role.Doing)
@@ -51,7 +58,6 @@ public static partial class MentionFinder
             }
         }
 
-        ThinParts(speech, mentions);
         return ThinLists(WithOtherSides(SettleAnnouncements(mentions, marks), marks), opening);
     }
 
@@ -120,6 +126,32 @@ public static partial class MentionFinder
         }
 
         return Announce().IsMatch(before) || AnnounceAfter().IsMatch(after) ? Role.Announced : Role.Doing;
+    }
+
+    /// <summary>Joins names that are said as one move.</summary>
+    private static void Combine(Speech speech, MoveLexicon lexicon, List<(AliasHit Hit, int Token, int Length)> raw)
+    {
+        for (var i = 0; i + 1 < raw.Count; i++)
+        {
+            var (a, b) = (raw[i], raw[i + 1]);
+            if (Combination.Of(lexicon, speech, a.Hit.Move, a.Token + a.Length, b.Hit.Move, b.Token) is { } move)
+            {
+                raw[i] = (new AliasHit(move, false, a.Hit.Words + b.Hit.Words), a.Token, b.Token + b.Length - a.Token);
+                raw.RemoveAt(i + 1);
+            }
+        }
+    }
+
+    /// <summary>"Rows" after renegade rows are those: the last move done whose name ends in the word said.</summary>
+    private static Move? EarlierOf(Speech speech, List<Mention> mentions, int token, int length)
+    {
+        if (length != 1)
+        {
+            return null;
+        }
+
+        var said = speech.Tokens[token].Stem;
+        return mentions.LastOrDefault(m => !m.Weak && m.Weight >= 0.8 && WordStem.Of(m.Move.Name.Split(' ', '-')[^1]) == said)?.Move;
     }
 
     /// <summary>"Push up to standing", "roll up slowly": said once, with nothing that makes it a thing, it is what to do, not a move's name.</summary>
@@ -232,7 +264,7 @@ public static partial class MentionFinder
         return at;
     }
 
-    /// <summary>Where several moves are named between a stop and the next start, only one of them starts: the one said to be first, else the last named.</summary>
+    /// <summary>Where several moves are named between a stop and the next start, only one of them starts: the one most clearly announced, of equals the last.</summary>
     private static List<Mention> SettleAnnouncements(List<Mention> mentions, IReadOnlyList<Mark> marks)
     {
         foreach (var group in mentions
@@ -250,7 +282,7 @@ public static partial class MentionFinder
             var stop = marks.LastOrDefault(k => k.Kind == MarkKind.Stop && k.Strength >= 1 && k.At < group.Key && k.At > members[0].m.At - 5).At;
             var running = members.Where(x => x.m.At < stop).ToList();
             var inRest = members.Except(running).ToList();
-            var chosen = inRest.Where(x => !x.m.Weak).Select(x => x.m.Move.Id).LastOrDefault() ?? members[^1].m.Move.Id;
+            var chosen = inRest.Where(x => !x.m.Weak).OrderBy(x => x.m.Weight).Select(x => x.m.Move.Id).LastOrDefault() ?? members[^1].m.Move.Id;
             foreach (var (m, i) in members)
             {
                 if (m.At < stop)
@@ -324,7 +356,7 @@ public static partial class MentionFinder
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b(not|isn't|isnt|don't (?!forget|stop)\w+|don't|doesn't|never|no|without|avoid|rather than|instead of|unlike|skip the|forget (about )?the|ain't)( (a|an|the|your|any|doing|just|really|it|into|to|another|more|usual|normal|regular|become|turn|this|going|be))*$", Options)]
+    [GeneratedRegex(@"\b(not|isn't|isnt|don't (?!forget|stop)\w+|don't|doesn't|never|no|without|avoid|rather than|instead of|unlike|skip the|forget (about )?the|ain't)( (a|an|the|your|any|doing|just|really|it|into|to|another|more|usual|normal|regular|become|turn|this|going|be|big|proper|full|deep|high|kind|of))*$", Options)]
     private static partial Regex Negative();
 
     [GeneratedRegex(@"\b(like|similar to|same as|as if|think of|kind of|imagine|remember|than|almost|version of|as in|looks like)( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|were|that|if))*$", Options)]
@@ -342,7 +374,7 @@ public static partial class MentionFinder
     [GeneratedRegex(@"\b((that|those|these) (was|were)( our| your| the)?|we (just )?did|you (just )?did|just (did|done)|done with|finished( with)?|earlier|yesterday|used to (do|be)|i (once|used)|remember (the|those)|back from|from (the|our|that)( first| last| warm up)?)( (a|an|the|your|our|those|all|with))*$", Options)]
     private static partial Regex Past();
 
-    [GeneratedRegex(@"^(we did|you did|from (before|earlier|the warm up|round|last)|(are|is|all) (done|finished|over)|earlier)\b", Options)]
+    [GeneratedRegex(@"^(we did|you did|from (before|earlier|the warm up|round|last)|(are |is |all )?(done|finished|over)|earlier)\b", Options)]
     private static partial Regex PastAfter();
 
     [GeneratedRegex(@"\b(later( on)?|we'll (be|also|have|do|get|go|come|finish|end|then)|we will|today|followed by|after that|after (this|these)|at the end|before we (do|go|start|get)|next (round|block|circuit|pair|superset|combo|couple|few|two|2|3)\b( \w+){0,9}|going to be doing|coming (up )?(later|soon)|in a (minute|moment|bit)|finish (off |up )?with|end with|the other (exercise|move))( \w+){0,4}$", Options)]

@@ -8,9 +8,10 @@ namespace AnyPace.Core.Reading;
 /// <param name="BoutsFound">Share of marked bouts with a proposed bout of the same move whose start is within 15 s.</param>
 /// <param name="PhaseOverlap">Share of the seconds that carry the same phase.</param>
 /// <param name="EquipmentF1">Of item with need.</param>
+/// <param name="Proposals">Each proposed bout: how sure, and whether a marked bout of the move starts within 15 s. For calibration.</param>
 public sealed record ReadingScore(
     double MovesF1, double BoutsFound, double PhaseOverlap, double EquipmentF1, bool WarmUpRight, bool CoolDownRight,
-    ImmutableArray<string> Missed, ImmutableArray<string> Extra)
+    ImmutableArray<string> Missed, ImmutableArray<string> Extra, ImmutableArray<(double Confidence, bool Right)> Proposals)
 {
     private const double Within = 15;
 
@@ -48,7 +49,8 @@ public sealed record ReadingScore(
             Has(proposed, PhaseKind.WarmUp) == Has(marking, PhaseKind.WarmUp),
             Has(proposed, PhaseKind.CoolDown) == Has(marking, PhaseKind.CoolDown),
             [.. marked.Except(found).Order()],
-            [.. found.Except(marked).Order()]);
+            [.. found.Except(marked).Order()],
+            [.. proposed.Bouts.Select(b => (b.Confidence, gold.Bouts.Any(g => g.MoveId == b.MoveId && Math.Abs((g.Span.Start - b.Span.Start).Value) <= Within)))]);
     }
 
     private static double F1(HashSet<string> found, HashSet<string> marked)
