@@ -1,0 +1,80 @@
+using AnyPace.Core.Sessions;
+
+namespace AnyPace.Core.Tests.ReadingTests;
+
+/// <summary>The shape of the work: said, or measured and marked so; and the phases around it.</summary>
+public sealed class StructureTests
+{
+    private static Structure Of(params string[] lines) => Assert.Single(Make.Read(["[0:00] hello everyone", .. lines]).Structures);
+
+    private static readonly string[] Two =
+    [
+        "[0:20] let's get started squats here we go", "[0:40] keep going", "[1:00] and rest", "[1:10] push-ups three two one go", "[1:30] keep going", "[1:50] and rest",
+    ];
+
+    [Theory]
+    [InlineData("forty seconds on twenty seconds off", StructureType.Intervals)]
+    [InlineData("it's a tabata twenty on ten off", StructureType.Tabata)]
+    [InlineData("we work in supersets today", StructureType.Supersets)]
+    [InlineData("this is a ladder we add on a move every time", StructureType.Ladder)]
+    [InlineData("twelve reps of everything", StructureType.RepSets)]
+    public void What_is_said_names_the_structure(string words, StructureType type)
+    {
+        var structure = Of([$"[0:05] {words}", .. Two]);
+        Assert.Equal((type, false), (structure.Type, structure.Measured));
+        Assert.NotEmpty(structure.Evidence);
+    }
+
+    [Fact]
+    public void Counts_of_eight_are_choreography() =>
+        Assert.Equal(StructureType.Choreography, Of(
+            "[0:10] let's get started five six seven eight march", "[0:30] five six seven eight grapevine", "[0:50] from the top grapevine", "[1:10] five six seven eight v step",
+            "[1:30] from the top", "[1:50] five six seven eight").Type);
+
+    [Fact]
+    public void A_steady_beat_that_nobody_names_is_measured()
+    {
+        string[] moves = ["squats", "lunges", "push-ups", "plank", "glute bridges", "dead bugs", "crunches"];
+        var lines = new List<string>();
+        for (var i = 0; i < moves.Length; i++)
+        {
+            var at = 20 + (i * 40);
+            lines.Add($"[{at / 60}:{at % 60:00}] {moves[i]} here we go");
+            lines.Add($"[{(at + 30) / 60}:{(at + 30) % 60:00}] and rest");
+        }
+
+        var structure = Of([.. lines]);
+        Assert.Equal((StructureType.Intervals, true), (structure.Type, structure.Measured));
+        Assert.InRange(structure.Work!.Value.Value, 25, 35);
+        Assert.InRange(structure.Rest!.Value.Value, 5, 15);
+        Assert.Empty(structure.Evidence);
+    }
+
+    [Fact]
+    public void Nobody_warms_up_who_came_warmed_up()
+    {
+        var timeline = Make.Read("[0:00] hello come warmed up please", "[0:10] let's get started squats here we go", "[0:50] and rest", "[1:00] lunges here we go", "[1:40] and rest well done");
+        Assert.DoesNotContain(timeline.Phases, p => p.Kind == PhaseKind.WarmUp);
+        Assert.DoesNotContain(timeline.Phases, p => p.Kind == PhaseKind.CoolDown);
+    }
+
+    [Fact]
+    public void Stretches_at_the_end_are_the_cool_down_even_if_nobody_says_so()
+    {
+        var timeline = Make.Read(
+            "[0:00] hello", "[0:10] let's get started squats here we go", "[0:50] and rest", "[1:00] lunges here we go", "[1:40] and rest", "[1:50] quad stretch",
+            "[2:20] calf stretch", "[2:50] child's pose", "[3:20] see you next time");
+        Assert.Equal(PhaseKind.CoolDown, timeline.PhaseAt(new Seconds(150)));
+        Assert.Equal(PhaseKind.Work, timeline.PhaseAt(new Seconds(60)));
+    }
+
+    [Fact]
+    public void A_long_pause_for_water_is_a_break()
+    {
+        var timeline = Make.Read(
+            "[0:00] hello", "[0:10] let's get started squats here we go", "[0:50] and rest", "[1:00] lunges here we go", "[1:40] and rest that's round one grab some water",
+            "[2:30] squats again here we go", "[3:10] and rest", "[3:20] lunges here we go", "[4:00] and rest well done");
+        Assert.Equal(PhaseKind.Break, timeline.PhaseAt(new Seconds(130)));
+        Assert.Equal(2, timeline.Phases.Count(p => p.Kind == PhaseKind.Work));
+    }
+}
