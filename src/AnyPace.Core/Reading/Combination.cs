@@ -62,7 +62,7 @@ internal static class Combination
 
     private static bool IsCurl(Move m) => m.Pattern == "curl";
 
-    private static bool IsPress(Move m) => m.Id is "overhead-press" or "arnold-press" or "push-press";
+    private static bool IsPress(Move m) => m.Id is "overhead-press" or "rotating-press" or "push-press";
 
     private static bool IsKneeLift(Move m) => m.Id is "knee-lift" or "high-knees";
 }

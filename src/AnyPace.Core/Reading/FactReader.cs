@@ -234,7 +234,7 @@ internal static partial class FactReader
     [GeneratedRegex(@"\b(subscri\w+|(hit|smash|click|press|tap|give)( \w+){0,4} (like|bell|thumbs up|notification\w*)( button)?|like button|my (channel|app|website|program(me)?s?|book|e ?book|newsletter|store|shop|membership|other (videos|workouts|classes))|link (is )?(in|down|below)|links? (below|down)|download (the|my)|notification bell|playlists?|sign up (to|for|at|on)|check out (my|our|the|some of)|on (my|our|the) channel|(this|the|our) channel|description (box|below)|meal plan|free trial)\b", Plain)]
     private static partial Regex SelfPromotion();
 
-    [GeneratedRegex(@"\b(instagram|insta|facebook|tik ?tok|twitter|you ?tube|tag me|follow (me|us)|hash ?tag|(in|leave|down) (the |a |me a )?comments?( below| section)?|comment (below|down)|let me know (in|down|below)|social media)\b", Plain)]
+    [GeneratedRegex(@"\b(my (page|socials|stories|handle|feed)|dm me|tag me|follow (me|us)|hash ?tag|(in|leave|down) (the |a |me a )?comments?( below| section)?|comment (below|down)|let me know (in|down|below)|social media)\b", Plain)]
     private static partial Regex SocialMedia();
 
     [GeneratedRegex(@"\b(sponsor\w*|discount( code)?|promo code|use (the |my )?code|percent off|partner(ed|ing|ship)( up)? with|brought to you by|special offer|affiliate)\b", Plain)]
@@ -246,7 +246,7 @@ internal static partial class FactReader
     [GeneratedRegex(@"\b(shout ?outs? (to|goes)|(my|our) (husband|wife|friend|boyfriend|girlfriend|partner|mum|mom|sister|brother|daughter|son|producer|cameraman|camera (man|guy|crew)|team mate)|behind the camera)\b", Plain)]
     private static partial Regex OtherPerson();
 
-    [GeneratedRegex(@"\b((my|the|a|that|our) (dogs?|cats?|puppy|kitten|neighbou?rs?|builders?|postman|doorbell|phone|kettle|kids?|children|baby|delivery)( \w+)?|weather|raining|so hot (today|in here)|sunny|birthday|(on|went on|my|the) holidays?|for (breakfast|lunch|dinner)|cup of (tea|coffee)|coffee|netflix|football (match|game)|traffic|speaking of which|funny story|construction)\b", Plain)]
+    [GeneratedRegex(@"\b((my|the|a|that|our) (dogs?|cats?|puppy|kitten|neighbou?rs?|builders?|postman|doorbell|phone|kettle|kids?|children|baby|delivery)( \w+)?|weather|raining|so hot (today|in here)|sunny|birthday|(on|went on|my|the) holidays?|for (breakfast|lunch|dinner)|cup of (tea|coffee)|coffee|football (match|game)|traffic|speaking of which|funny story|construction)\b", Plain)]
     private static partial Regex OffTopic();
 
     [GeneratedRegex(@"\b(?<n>\d{1,3}) minutes?( of| long| total| quick| full| at home)*( \w+){0,5}? (workout|class|session|routine|training|hiit|pilates|yoga|cardio|abs|barre|stretch|circuit|burn|strength|body|burner|blast|flow|sculpt|beginner|low impact|together)\b|\b(workout|class|session|routine)( \w+){0,4} (?<n>\d{1,3}) minutes\b", Plain)]
