@@ -52,8 +52,6 @@ public static class Constants
     /// <summary>Left and right may differ by this share before it is a finding.</summary>
     public const double SideTolerance = 0.10;
 
-    /// <summary>A complete session warms up at least this long, longer where effort is vigorous or impact high.</summary>
+    /// <summary>A complete session warms up at least this long.</summary>
     public static readonly Seconds WarmUpLeast = Seconds.FromMinutes(3);
-    public static readonly Seconds WarmUpLeastVigorous = Seconds.FromMinutes(5);
-    public static readonly Seconds CoolDownLeast = Seconds.FromMinutes(2);
 }

@@ -4,7 +4,7 @@ using AnyPace.Core.Sessions;
 namespace AnyPace.Core.Reading;
 
 /// <summary>A stretch the segmenter believes is one bout.</summary>
-internal sealed record Segment(Move Move, double Start, double End, double Own, bool StartMarked, bool EndMarked, double Contest, IReadOnlyList<Mention> Mentions);
+internal sealed record Segment(Move Move, double Start, double End, bool StartMarked, bool EndMarked, double Contest, IReadOnlyList<Mention> Mentions);
 
 /// <summary>
 /// Finds the bouts by the best division of the whole recording, not mention by mention: candidate edges come from marks and mentions,
@@ -165,7 +165,7 @@ internal static class BoutSegmenter
             var own = _evidence.Where(m => m.Move.Id == move.Id && m.EffectiveAt >= s - 1.5 && m.EffectiveAt < e - 1).ToList();
             var contest = _evidence.Where(m => m.Move.Id != move.Id && m.EffectiveAt >= s && m.EffectiveAt < e - 5).Sum(m => m.Weight);
             return new Segment(
-                move, s, e, own.Sum(m => m.Weight), MarksIn(_starts, s - Near, s + Near) > 0, MarksIn(_stops, e - Near, e + Near) > 0, contest, own);
+                move, s, e, MarksIn(_starts, s - Near, s + Near) > 0, MarksIn(_stops, e - Near, e + Near) > 0, contest, own);
         }
 
         /// <summary>What speaks for a bout from s to e whatever the move.</summary>

@@ -96,7 +96,7 @@ internal static partial class NameSettler
             if (joined.Count > 0 && joined[^1].Move.Id == s.Move.Id && s.Start - joined[^1].End < 1 && Math.Min(s.End - s.Start, joined[^1].End - joined[^1].Start) < ShortNaming
                 && s.Move.Sides != MoveSides.Each)
             {
-                joined[^1] = joined[^1] with { End = s.End, Own = joined[^1].Own + s.Own, EndMarked = s.EndMarked, Mentions = [.. joined[^1].Mentions, .. s.Mentions] };
+                joined[^1] = joined[^1] with { End = s.End, EndMarked = s.EndMarked, Mentions = [.. joined[^1].Mentions, .. s.Mentions] };
             }
             else
             {

@@ -53,8 +53,6 @@ public sealed class Speech
         return found >= 0 ? found : Math.Max(0, ~found - 1);
     }
 
-    public int OffsetOf(int token) => _offsets[token];
-
     /// <summary>Time of a token, or the end of the recording past the last one.</summary>
     public double At(int token) => token < Tokens.Count ? Tokens[token].At : End.Value;
 
