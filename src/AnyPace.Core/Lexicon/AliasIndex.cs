@@ -19,7 +19,7 @@ public sealed class AliasIndex
     {
     }
 
-    /// <summary>Names claimed by two moves; the first in name order keeps it. Empty in a sound lexicon.</summary>
+    /// <summary>Names claimed by two moves without a rule that decides, with both. Empty in a sound lexicon.</summary>
     public ImmutableArray<string> Contested { get; private set; } = [];
 
     public static AliasIndex Build(IEnumerable<Move> moves)
@@ -33,9 +33,9 @@ public sealed class AliasIndex
             {
                 var words = Split(name);
                 var hit = new AliasHit(move, weak.Contains(Key(name)), words.Length);
-                if (!index.Add(words, hit))
+                if (index.Add(words, hit) is { } holder)
                 {
-                    contested.Add(name);
+                    contested.Add($"{name} ({holder.Id}, {move.Id})");
                 }
 
                 // Captions write compounds in one or two words at will: push up, pushup.
@@ -94,7 +94,8 @@ public sealed class AliasIndex
     private static string[] Split(string name) =>
         [.. SplitRaw(name).Select(WordStem.Of).Where((w, i) => i == 0 || !Fillers.Contains(w))];
 
-    private bool Add(IReadOnlyList<string> words, AliasHit hit)
+    /// <summary>Enters a name; returns the move that holds it already, where no rule decides between the two.</summary>
+    private Move? Add(IReadOnlyList<string> words, AliasHit hit)
     {
         var node = _root;
         foreach (var word in words)
@@ -109,11 +110,12 @@ public sealed class AliasIndex
 
         if (node.Hit is { } held && held.Move.Id != hit.Move.Id)
         {
-            return false;
+            // Where the body is decides between the two; any other shared name has no rule.
+            return held.Move.Elsewhere.Contains(hit.Move.Id) || hit.Move.Elsewhere.Contains(held.Move.Id) ? null : held.Move;
         }
 
         node.Hit ??= hit;
-        return true;
+        return null;
     }
 
     private sealed class Node

@@ -36,7 +36,7 @@ public static class LexiconLoader
         var activities = yaml.Deserialize<ActivitiesYaml>(activitiesYaml).Activities
             .ToDictionary(a => a.Id, a => new Activity(a.Id, a.Code, new Met(a.Met), a.Name));
 
-        var moves = new List<Move>();
+        var files = new List<(string Name, FamilyYaml Family)>();
         foreach (var (name, text) in families)
         {
             FamilyYaml family;
@@ -49,7 +49,15 @@ public static class LexiconLoader
                 throw new LexiconException($"{name}, line {e.Start.Line}: {e.Message}");
             }
 
-            moves.AddRange(family.Moves.Select(m => ToMove(name, family, m, activities)));
+            files.Add((name, family));
+        }
+
+        // Moves of their own first: combined moves are made from them.
+        var moves = files.SelectMany(f => f.Family.Moves.Where(m => m.Parts is null).Select(m => ToMove(f.Name, f.Family, m, activities))).ToList();
+        var parts = moves.DistinctBy(m => m.Id).ToDictionary(m => m.Id);
+        foreach (var (name, family) in files)
+        {
+            moves.AddRange(family.Moves.Where(m => m.Parts is not null).Select(m => ToCombined(name, family, m, parts)));
         }
 
         Validate(moves);
@@ -122,7 +130,29 @@ public static class LexiconLoader
             Words(move.Kit, d.Kit ?? [], "kit"),
             Words(move.Strains, d.Strains, "strains", Vocabulary.Strains),
             move.Easier,
-            move.Harder);
+            move.Harder,
+            [.. move.Elsewhere ?? []],
+            []);
+    }
+
+    private static Move ToCombined(string file, FamilyYaml family, MoveYaml move, Dictionary<string, Move> known)
+    {
+        var where = $"{file}, move '{move.Id}'";
+        Move Part(int i) => i < move.Parts!.Count && known.TryGetValue(move.Parts[i], out var part)
+            ? part
+            : throw new LexiconException($"{where}: 'parts' must name two moves of the lexicon.");
+
+        var made = Composition.Of(Part(0), Part(1));
+        return made with
+        {
+            Id = move.Id ?? throw new LexiconException($"{where}: 'id' is missing."),
+            Name = move.Name ?? throw new LexiconException($"{where}: 'name' is missing."),
+            Family = family.Family ?? throw new LexiconException($"{where}: 'family' is missing."),
+            Aliases = [.. move.Aka ?? []],
+            WeakAliases = [.. move.Weak ?? []],
+            Positions = move.Positions is { } positions ? [.. positions] : made.Positions,
+            Skill = move.Skill ?? made.Skill,
+        };
     }
 
     private static void Validate(List<Move> moves)
@@ -143,7 +173,7 @@ public static class LexiconLoader
 
         foreach (var move in moves)
         {
-            foreach (var neighbour in new[] { move.Easier, move.Harder })
+            foreach (var neighbour in new[] { move.Easier, move.Harder }.Concat(move.Elsewhere))
             {
                 if (neighbour is not null && !ids.Contains(neighbour))
                 {
@@ -218,5 +248,9 @@ public static class LexiconLoader
         public string? Easier { get; set; }
 
         public string? Harder { get; set; }
+
+        public List<string>? Elsewhere { get; set; }
+
+        public List<string>? Parts { get; set; }
     }
 }

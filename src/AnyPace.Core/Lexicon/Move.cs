@@ -39,6 +39,8 @@ public sealed record Activity(string Id, string Code, Met Met, string Name)
 /// <param name="SecondsPerRep">A usual repetition, or the usual length of one hold for holds and stretches.</param>
 /// <param name="Skill">1 known to most, 2 takes a class or two, 3 takes teaching.</param>
 /// <param name="Kit">What it is usually done with; empty for none.</param>
+/// <param name="Elsewhere">The moves that its names mean where the body is in another position: a leg raise standing, lying, seated.</param>
+/// <param name="Parts">The two moves that a combined move joins; empty for a move of its own.</param>
 public sealed record Move(
     string Id,
     string Name,
@@ -59,7 +61,9 @@ public sealed record Move(
     ImmutableArray<string> Kit,
     ImmutableArray<string> Strains,
     string? Easier,
-    string? Harder)
+    string? Harder,
+    ImmutableArray<string> Elsewhere,
+    ImmutableArray<string> Parts)
 {
     public Met Met => Activity.Met;
 

@@ -2,46 +2,45 @@ using AnyPace.Core.Lexicon;
 
 namespace AnyPace.Core.Reading;
 
-/// <summary>Two moves said as one ("reverse lunge with a biceps curl") and the combined move of the lexicon that they make.</summary>
+/// <summary>Finds two moves said as one ("reverse lunge with a biceps curl") by the words between them and by what goes together.</summary>
 internal static class Combination
 {
-    private static readonly HashSet<string> Joints = ["with", "to", "into", "and", "plus"];
+    private static readonly HashSet<string> Joints = ["with", "to", "into", "and", "plus", "add"];
 
-    private static readonly HashSet<string> Between = ["with", "to", "into", "and", "plus", "a", "an", "the", "your", "straight", "then", "overhead"];
+    private static readonly HashSet<string> Between =
+        ["with", "to", "into", "and", "plus", "add", "a", "an", "the", "your", "straight", "then", "overhead", "our", "1", "single", "alternating", "little", "it"];
 
-    /// <summary>What a first part of one kind makes with a second; the first rule that fits decides.</summary>
-    private static readonly (Func<Move, bool> First, Func<Move, bool> Second, string Makes)[] Rules =
-    [
-        (IsLunge, IsCurl, "lunge-curl"),
-        (IsLunge, IsPress, "lunge-press"),
-        (IsLunge, m => m.Pattern == "rotation", "lunge-rotation"),
-        (IsLunge, IsKneeLift, "reverse-lunge-knee-drive"),
-        (IsSquat, IsPress, "thruster"),
-        (IsSquat, IsCurl, "squat-curl"),
-        (IsSquat, m => m.Pattern == "kick" || m.Id is "standing-leg-raise" or "side-leg-raise", "squat-side-kick"),
-        (IsSquat, m => m.Id == "calf-raise", "squat-calf-raise"),
-        (IsSquat, IsKneeLift, "squat-knee-drive"),
-        (IsSquat, m => m.Pattern == "punch", "squat-punch"),
-        (IsSquat, m => m.Id == "overhead-reach", "shadow-reach"),
-        (m => m.Pattern == "hinge", m => m.Id is "bent-over-row" or "single-arm-row", "deadlift-row"),
-        (m => m.Pattern == "hinge", m => m.Id is "upright-row" or "high-pull", "high-pull"),
-        (IsCurl, IsPress, "curl-press"),
-        (m => m.Id == "clean", IsPress, "clean-and-press"),
-        (m => m.Id is "push-up" or "knee-push-up", m => m.Id == "side-plank", "push-up-rotation"),
-        (m => m.Id == "walk-out", m => m.Id is "push-up" or "knee-push-up", "walk-out-push-up"),
-        (m => m.Id == "bird-dog", m => m.Pattern == "trunk-flexion", "bird-dog-crunch"),
-        (m => m.Id == "jab-cross", m => m.Id is "hook" or "uppercut", "punch-combo"),
-    ];
+    /// <summary>What a second part is called for short, after "squat to", "lunge and".</summary>
+    private static readonly Dictionary<string, string> ShortParts = new()
+    {
+        ["press"] = "overhead-press",
+        ["curl"] = "biceps-curl",
+        ["row"] = "bent-over-row",
+        ["twist"] = "standing-twist",
+        ["rotation"] = "standing-twist",
+        ["punch"] = "jab-cross",
+        ["kick"] = "kick-front",
+        ["knee"] = "knee-lift",
+        ["reach"] = "overhead-reach",
+        ["fly"] = "chest-fly",
+        ["kickback"] = "triceps-kickback",
+    };
 
-    /// <summary>The combined move, or null where the words between do not join, or the lexicon knows no such pair.</summary>
+    private static readonly HashSet<string> Lower = ["squat", "lunge", "hinge", "bridge", "isolation-leg", "locomotion"];
+
+    private static readonly HashSet<string> Arms = ["curl", "push-vertical", "push-horizontal", "pull-horizontal", "pull-vertical", "isolation-arm", "extension", "punch", "rotation"];
+
+    private static readonly HashSet<string> Legs = ["kick", "leg-raise", "isolation-leg"];
+
+    /// <summary>The combined move, or null where the words between do not join, or the two do not go together.</summary>
     public static Move? Of(MoveLexicon lexicon, Speech speech, Move first, int firstEnd, Move second, int secondStart)
     {
-        if (secondStart - firstEnd is < 1 or > 4)
+        if (secondStart - firstEnd is < 1 or > 4 || !GoTogether(first, second))
         {
             return null;
         }
 
-        var joined = false;
+        string? joint = null;
         for (var i = firstEnd - 1; i < secondStart; i++)
         {
             if (speech.Tokens[i].Stops || (i >= firstEnd && !Between.Contains(speech.Tokens[i].Text)))
@@ -49,20 +48,40 @@ internal static class Combination
                 return null;
             }
 
-            joined |= i >= firstEnd && Joints.Contains(speech.Tokens[i].Text);
+            joint ??= i >= firstEnd && Joints.Contains(speech.Tokens[i].Text) ? speech.Tokens[i].Text : null;
         }
 
-        var makes = joined ? Rules.FirstOrDefault(r => r.First(first) && r.Second(second)).Makes : null;
-        return makes is null ? null : lexicon[makes];
+        // "Squats and lunges" is a list, "squat and lunge" may be one move; "into" a whole new move may be the next one.
+        var listed = joint == "and" && speech.Tokens[firstEnd - 1].Text.EndsWith('s');
+        return joint is null || listed || (joint is "and" or "into" && !Arms.Contains(second.Pattern) && second.Pattern != "kick" && second.Id != "knee-lift")
+            ? null
+            : lexicon.Combined(first, second);
     }
 
-    private static bool IsLunge(Move m) => m.Pattern == "lunge";
+    /// <summary>The move a lone short word ("press", "curl") stands for as a second part.</summary>
+    public static Move? ShortPart(MoveLexicon lexicon, string stem) => ShortParts.TryGetValue(stem, out var id) ? lexicon[id] : null;
 
-    private static bool IsSquat(Move m) => m.Pattern == "squat";
+    private static bool GoTogether(Move first, Move second)
+    {
+        if (first.Id == second.Id || !first.Parts.IsEmpty || !second.Parts.IsEmpty || first.IsStretch || second.IsStretch)
+        {
+            return false;
+        }
 
-    private static bool IsCurl(Move m) => m.Pattern == "curl";
-
-    private static bool IsPress(Move m) => m.Id is "overhead-press" or "rotating-press" or "push-press";
-
-    private static bool IsKneeLift(Move m) => m.Id is "knee-lift" or "high-knees";
+        var standing = first.Positions.Contains("standing");
+        return (Lower.Contains(first.Pattern), first.Pattern, second.Pattern) switch
+        {
+            (true, not "locomotion", var p) when Arms.Contains(p) || (standing && (Legs.Contains(p) || p is "squat" or "lunge")) => true,
+            (true, _, _) when second.Id is "knee-lift" or "overhead-reach" or "calf-raise" or "standing-oblique-crunch" => standing,
+            (true, "locomotion", var p) => p is "curl" or "push-vertical" or "isolation-arm",
+            (_, "curl", "push-vertical") => true,
+            (_, "isolation-arm", "isolation-arm" or "push-vertical") => true,
+            (_, "push-vertical", "extension") => true,
+            (_, "pull-horizontal", "extension" or "isolation-arm" or "curl") => true,
+            (_, "push-horizontal", "plank" or "pull-horizontal" or "isolation-arm" or "extension") => true,
+            (_, "plank" or "crawl", "push-horizontal" or "pull-horizontal") => true,
+            (_, "trunk-flexion" or "leg-raise", "push-horizontal" or "isolation-arm") => first.Positions.Contains("supine"),
+            _ => false,
+        };
+    }
 }

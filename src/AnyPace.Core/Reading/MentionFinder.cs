@@ -128,16 +128,29 @@ public static partial class MentionFinder
         return Announce().IsMatch(before) || AnnounceAfter().IsMatch(after) ? Role.Announced : Role.Doing;
     }
 
-    /// <summary>Joins names that are said as one move.</summary>
+    /// <summary>Joins names that are said as one move; a short word such as "press" counts as a second name there.</summary>
     private static void Combine(Speech speech, MoveLexicon lexicon, List<(AliasHit Hit, int Token, int Length)> raw)
     {
-        for (var i = 0; i + 1 < raw.Count; i++)
+        const int reach = 4;
+        for (var i = 0; i < raw.Count; i++)
         {
-            var (a, b) = (raw[i], raw[i + 1]);
-            if (Combination.Of(lexicon, speech, a.Hit.Move, a.Token + a.Length, b.Hit.Move, b.Token) is { } move)
+            var a = raw[i];
+            var end = a.Token + a.Length;
+            var next = i + 1 < raw.Count ? raw[i + 1].Token : int.MaxValue;
+            if (next <= end + reach && Combination.Of(lexicon, speech, a.Hit.Move, end, raw[i + 1].Hit.Move, next) is { } move)
             {
-                raw[i] = (new AliasHit(move, false, a.Hit.Words + b.Hit.Words), a.Token, b.Token + b.Length - a.Token);
+                raw[i] = (new AliasHit(move, false, a.Hit.Words + raw[i + 1].Hit.Words), a.Token, next + raw[i + 1].Length - a.Token);
                 raw.RemoveAt(i + 1);
+                continue;
+            }
+
+            for (var t = end + 1; t < Math.Min(end + reach, Math.Min(next, speech.Tokens.Count)); t++)
+            {
+                if (Combination.ShortPart(lexicon, speech.Tokens[t].Stem) is { } part && Combination.Of(lexicon, speech, a.Hit.Move, end, part, t) is { } made)
+                {
+                    raw[i] = (new AliasHit(made, false, a.Hit.Words + 1), a.Token, t + 1 - a.Token);
+                    break;
+                }
             }
         }
     }

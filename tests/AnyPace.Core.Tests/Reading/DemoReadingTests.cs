@@ -26,7 +26,7 @@ public sealed class DemoReadingTests
         {
             var gold = GoldReading.Parse(File.ReadAllText(file));
             var captions = CaptionReader.Read(File.ReadAllBytes(Path.Combine(Demo, "captions", gold.Captions)));
-            return (gold, ReadingScore.Of(new CaptionReading(Make.Lexicon).Read(captions, new ReadingContext(gold.Title, gold.StatedMinutes)), gold));
+            return (gold, ReadingScore.Of(new CaptionReading(Make.Lexicon).Read(captions, new ReadingContext(gold.Title, gold.StatedMinutes)), gold, Make.Lexicon));
         }),
     ];
 
@@ -50,8 +50,8 @@ public sealed class DemoReadingTests
         foreach (var (gold, _) in Scores())
         {
             var corrected = gold.Correct(Core.Sessions.Timeline.Empty);
-            var score = ReadingScore.Of(corrected, gold);
-            Assert.Equal((1.0, 1.0, 1.0, 1.0), (score.MovesF1, score.BoutsFound, score.PhaseOverlap, score.EquipmentF1));
+            var score = ReadingScore.Of(corrected, gold, Make.Lexicon);
+            Assert.Equal((1.0, 1.0, 1.0, 1.0), (score.MovesF1, score.BoutsFound, score.PhaseOverlap, score.Equipment.F1));
         }
     }
 
@@ -59,7 +59,7 @@ public sealed class DemoReadingTests
     public void An_empty_reading_finds_nothing()
     {
         var (gold, _) = Scores()[0];
-        var score = ReadingScore.Of(Core.Sessions.Timeline.Empty, gold);
+        var score = ReadingScore.Of(Core.Sessions.Timeline.Empty, gold, Make.Lexicon);
         Assert.Equal((0.0, 0.0), (score.MovesF1, score.BoutsFound));
     }
 }

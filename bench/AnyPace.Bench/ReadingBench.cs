@@ -1,0 +1,175 @@
+using System.CommandLine;
+using System.Globalization;
+using AnyPace.Core.Lexicon;
+using AnyPace.Core.Reading;
+using AnyPace.Core.Sessions;
+using Spectre.Console;
+
+namespace AnyPace.Bench;
+
+/// <summary><c>reading</c>: holds the reading of marked recordings against their gold timelines, beside a plain keyword reader.</summary>
+internal static class ReadingBench
+{
+    public static Command Build()
+    {
+        var folders = new Argument<string[]>("folders") { Description = "Folders with captions/ and gold/.", DefaultValueFactory = _ => ["demo", "tests/corpus"] };
+        var cases = new Option<bool>("--cases") { Description = "One line for each recording that is tuned on. The kept-aside set is only ever shown as a sum." };
+        var worst = new Option<bool>("--worst") { Description = "The five worst of the kept-aside set, with what was missed: for a closing report, not for tuning." };
+        var show = new Option<string?>("--show") { Description = "One recording that is tuned on: captions, what was marked (=) and what is proposed (>), on one clock." };
+        var command = new Command("reading", "Agreement of readings with marked timelines.") { folders, cases, worst, show };
+        command.SetAction(parse => parse.GetValue(show) is { } name
+            ? MarkedRecording.Load(parse.GetValue(folders)!).FirstOrDefault(r => r.Name == name) is { } recording
+                ? Show(recording, new CaptionReading(MoveLexicon.Default).Read(recording.Captions, recording.Context))
+                : NotFound(name)
+            : Run(parse.GetValue(folders)!, parse.GetValue(cases), parse.GetValue(worst)));
+        return command;
+    }
+
+    private static int NotFound(string name)
+    {
+        Console.Error.WriteLine($"There is no marked recording '{name}'.");
+        return 1;
+    }
+
+    private static int Run(string[] folders, bool cases, bool worst)
+    {
+        var lexicon = MoveLexicon.Default;
+        var reader = new CaptionReading(lexicon);
+        var plain = new KeywordReader(lexicon);
+        var scores = MarkedRecording.Load(folders)
+            .Select(r => (
+                r.Name,
+                r.Gold.KeptAside,
+                Ours: ReadingScore.Of(reader.Read(r.Captions, r.Context), r.Gold, lexicon),
+                Plain: ReadingScore.Of(plain.Read(r.Captions), r.Gold, lexicon)))
+            .ToList();
+        var tuned = scores.Where(s => !s.KeptAside).ToList();
+        var aside = scores.Where(s => s.KeptAside).ToList();
+        if (cases)
+        {
+            Cases([.. tuned.Select(s => (s.Name, s.Ours))]);
+        }
+
+        var table = new Table().AddColumns("figure", $"tuned on ({tuned.Count})", "plain keywords", $"kept aside ({aside.Count})", "plain keywords");
+        var columns = new List<List<(string Name, string Value)>>
+        {
+            Figures([.. tuned.Select(s => s.Ours)]), Figures([.. tuned.Select(s => s.Plain)]),
+            Figures([.. aside.Select(s => s.Ours)]), Figures([.. aside.Select(s => s.Plain)]),
+        };
+        for (var i = 0; i < columns[0].Count; i++)
+        {
+            table.AddRow([columns[0][i].Name, .. columns.Select(c => c[i].Value)]);
+        }
+
+        AnsiConsole.Write(table);
+        Calibration("tuned on", [.. tuned.SelectMany(s => s.Ours.Proposals)]);
+        Calibration("kept aside", [.. aside.SelectMany(s => s.Ours.Proposals)]);
+        if (worst)
+        {
+            Cases([.. aside.OrderBy(s => s.Ours.MovesF1 + s.Ours.BoutsFound + s.Ours.PhaseOverlap).Take(5).Select(s => (s.Name, s.Ours))]);
+        }
+
+        return 0;
+    }
+
+    private static List<(string Name, string Value)> Figures(List<ReadingScore> scores)
+    {
+        if (scores.Count == 0)
+        {
+            return [.. Enumerable.Repeat(("", "-"), 16)];
+        }
+
+        string Mean(Func<ReadingScore, double?> of)
+        {
+            var known = scores.Select(of).OfType<double>().ToList();
+            return known.Count == 0 ? "-" : $"{known.Average():0.00}";
+        }
+
+        string Sum(Func<ReadingScore, Tally?> of, Func<Tally, string> show)
+        {
+            var known = scores.Select(of).OfType<Tally>().ToList();
+            return known.Count == 0 ? "-" : show(known.Aggregate((a, b) => a + b));
+        }
+
+        string Both(Tally t) => $"{t.F1:0.00} (p {t.Precision:0.00}, r {t.Recall:0.00})";
+        string Of(Func<ReadingScore, int> of, int each) => $"{scores.Sum(of)} of {scores.Count * each}";
+        return
+        [
+            ("moves F1", Mean(s => s.MovesF1)),
+            ("bouts within 15 s", Mean(s => s.BoutsFound)),
+            ("warm-up, cool-down presence", Of(s => (s.WarmUpRight ? 1 : 0) + (s.CoolDownRight ? 1 : 0), 2)),
+            ("phase seconds", Mean(s => s.PhaseOverlap)),
+            ("structure exact", Mean(s => s.StructureExact)),
+            ("equipment F1", Sum(s => s.Equipment, Both)),
+            ("impact exact", Of(s => s.ImpactExact ? 1 : 0, 1)),
+            ("muscles, top five", Mean(s => s.MusclesTopFive)),
+            ("level within one", Of(s => s.LevelWithinOne ? 1 : 0, 1)),
+            ("options", Sum(s => s.Options, Both)),
+            ("cautions", Sum(s => s.Cautions, Both)),
+            ("promises", Sum(s => s.Claims, Both)),
+            ("outside", Sum(s => s.Outside, Both)),
+            ("promises and outside", Sum(s => s.Claims is { } c && s.Outside is { } o ? c + o : null, Both)),
+        ];
+    }
+
+    private static void Cases(List<(string Name, ReadingScore Score)> scores)
+    {
+        static string F(Tally? t) => t is { } x ? $"{x.Hits}/+{x.Extra}/-{x.Missed}" : "-";
+        Console.WriteLine("hits/+extra/-missed");
+        foreach (var (name, s) in scores)
+        {
+            Console.WriteLine(
+                $"{name,-22} moves {s.MovesF1:0.00}  bouts {s.BoutsFound:0.00}  phases {s.PhaseOverlap:0.00} {(s.WarmUpRight ? "" : "warm-up! ")}{(s.CoolDownRight ? "" : "cool-down! ")}"
+                + $" dose {s.StructureExact?.ToString("0.0", CultureInfo.InvariantCulture) ?? "-"}  kit {F(s.Equipment)}  options {F(s.Options)}  cautions {F(s.Cautions)}"
+                + $"  promises {F(s.Claims)}  outside {F(s.Outside)}  impact {(s.ImpactExact ? "ok" : "!")}  muscles {s.MusclesTopFive:0.0}  level {(s.LevelWithinOne ? "ok" : "!")}");
+            if (!s.Missed.IsEmpty || !s.Extra.IsEmpty)
+            {
+                Console.WriteLine($"    missed {string.Join(' ', s.Missed)}   extra {string.Join(' ', s.Extra)}");
+            }
+        }
+    }
+
+    /// <summary>What was marked and what is proposed, on one clock with the captions.</summary>
+    private static int Show(MarkedRecording recording, Timeline read)
+    {
+        if (recording.Gold.KeptAside)
+        {
+            Console.Error.WriteLine($"{recording.Name} is kept aside: nobody looks at its cases while tuning.");
+            return 1;
+        }
+
+        var lines = recording.Captions.Cues.Select(c => (At: c.Start.Value, Order: 0, Text: $"        {c.Text.ReplaceLineEndings(" ")}"))
+            .Concat(recording.Gold.Bouts.Select(b => (b.Span.Start.Value, 1, $"= {b.MoveId} {b.Side} to {b.Span.End}")))
+            .Concat(read.Bouts.Select(b => (b.Span.Start.Value, 2, $"> {b.MoveId} {b.Side} to {b.Span.End} ({b.Confidence:0.00})")))
+            .Concat(recording.Gold.Phases.Select(p => (p.Span.Start.Value, 1, $"== {p.Kind} to {p.Span.End}")))
+            .Concat(read.Phases.Select(p => (p.Span.Start.Value, 2, $">> {p.Kind} to {p.Span.End}")))
+            .Concat((recording.Gold.Options ?? []).Select(o => (o.At, 1, $"=   option {o.Kind}")))
+            .Concat(read.Options.Select(o => (o.At.Value, 2, $">   option {o.Direction} {o.MoveId}: {o.Text}")))
+            .Concat((recording.Gold.Cautions ?? []).Select(o => (o.At, 1, $"=   caution {o.Kind}")))
+            .Concat(read.Cautions.Select(o => (o.At.Value, 2, $">   caution {o.Topic}: {o.Text}")))
+            .Concat((recording.Gold.Claims ?? []).Concat(recording.Gold.Outside ?? []).Select(o => (o.At, 1, $"=   {o.Kind}")))
+            .Concat(read.Claims.Select(o => (o.At.Value, 2, $">   {o.Type}: {o.Text}")))
+            .Concat(read.Outside.Select(o => (o.At.Value, 2, $">   {o.Type}: {o.Text}")))
+            .OrderBy(l => l.Item1).ThenBy(l => l.Item2);
+        foreach (var (at, _, text) in lines)
+        {
+            Console.WriteLine($"{new Seconds(at)} {text}");
+        }
+
+        Console.WriteLine($"marked: {string.Join("; ", recording.Gold.Kit)}; {string.Join("; ", recording.Gold.Structures ?? [])}");
+        Console.WriteLine($"read:   {string.Join("; ", read.Kit.Select(k => $"{k.Item} {k.Need}"))}; {string.Join("; ", read.Structures.Select(s => $"{s.Type} {s.Work} {s.Rest} rounds {s.Rounds} sets {s.Sets} reps {s.Reps} moves {s.MovesPerRound} measured {s.Measured}"))}");
+        return 0;
+    }
+
+    /// <summary>Of bouts proposed at 0.8, about 80 % should be right.</summary>
+    private static void Calibration(string set, List<(double Confidence, bool Right)> proposals)
+    {
+        var table = new Table().AddColumns("sure", "bouts", "said, mean", "right, share").Title($"Calibration, {set}");
+        foreach (var band in proposals.GroupBy(p => Math.Floor(p.Confidence * 10) / 10).OrderBy(g => g.Key))
+        {
+            table.AddRow($"{band.Key:0.0} to {band.Key + 0.1:0.0}", $"{band.Count()}", $"{band.Average(p => p.Confidence):0.00}", $"{band.Average(p => p.Right ? 1 : 0):0.00}");
+        }
+
+        AnsiConsole.Write(table);
+    }
+}
