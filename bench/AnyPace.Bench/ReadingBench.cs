@@ -25,6 +25,16 @@ internal static class ReadingBench
         return command;
     }
 
+    /// <summary>Each naming with what the words around it do, and each mark: what the bouts were made from.</summary>
+    private static IEnumerable<(double At, int Order, string Text)> Mentions(MarkedRecording recording)
+    {
+        var speech = new Speech(recording.Captions.Cues);
+        var marks = MarkFinder.Find(speech);
+        return MentionFinder.Find(speech, MoveLexicon.Default, marks, DoseReader.Read(speech))
+            .Select(m => (m.At, 3, $"      . {m.Move.Id} {m.Role}{(m.Weak ? " weak" : "")} {m.Weight:0.00} from {new Seconds(m.EffectiveAt)}"))
+            .Concat(marks.Where(m => m.Kind is not MarkKind.Doing).Select(m => (m.At, 3, $"      * {m.Kind} {m.Strength:0.0}")));
+    }
+
     private static int NotFound(string name)
     {
         Console.Error.WriteLine($"There is no marked recording '{name}'.");
@@ -139,6 +149,7 @@ internal static class ReadingBench
         }
 
         var lines = recording.Captions.Cues.Select(c => (At: c.Start.Value, Order: 0, Text: $"        {c.Text.ReplaceLineEndings(" ")}"))
+            .Concat(Mentions(recording))
             .Concat(recording.Gold.Bouts.Select(b => (b.Span.Start.Value, 1, $"= {b.MoveId} {b.Side} to {b.Span.End}")))
             .Concat(read.Bouts.Select(b => (b.Span.Start.Value, 2, $"> {b.MoveId} {b.Side} to {b.Span.End} ({b.Confidence:0.00})")))
             .Concat(recording.Gold.Phases.Select(p => (p.Span.Start.Value, 1, $"== {p.Kind} to {p.Span.End}")))

@@ -11,7 +11,11 @@ public sealed record AliasHit(Move Move, bool Weak, int Words);
 public sealed class AliasIndex
 {
     /// <summary>Small words that speech slips into a name: "circle your arms", "hands to the floor".</summary>
-    private static readonly HashSet<string> Fillers = ["the", "a", "an", "your", "my", "our", "those", "these", "some", "that", "of"];
+    private static readonly HashSet<string> Fillers =
+        ["the", "a", "an", "your", "my", "our", "those", "these", "some", "that", "of", "left", "right", "opposit", "other", "both", "1"];
+
+    /// <summary>"Ankle over the left knee": at most this many small words between two of a name.</summary>
+    private const int MaxFillers = 2;
 
     private readonly Node _root = new();
 
@@ -73,7 +77,7 @@ public sealed class AliasIndex
                     best = (hit, i - start + 1);
                 }
             }
-            else if (i > start && skipped < 1 && Fillers.Contains(stems[i]))
+            else if (i > start && skipped < MaxFillers && Fillers.Contains(stems[i]))
             {
                 skipped++;
             }

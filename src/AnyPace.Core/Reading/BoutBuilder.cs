@@ -94,8 +94,7 @@ internal static class BoutBuilder
     /// <summary>Where the second side is named inside the segment, as in "right knee ... left knee".</summary>
     private static double? SideNamedLater(Segment segment, IReadOnlyList<Mark> marks, double edge)
     {
-        var sides = marks.Where(m => m.Kind is MarkKind.Left or MarkKind.Right && m.At > segment.Start - 10 && m.At < segment.End - edge).ToList();
-        var second = sides.FirstOrDefault(m => m.Kind != sides[0].Kind && m.At > segment.Start + edge);
+        var second = SideTurns.Find(marks).FirstOrDefault(m => m.At > segment.Start + edge && m.At < segment.End - edge);
         return second.At > 0 ? second.At : null;
     }
 

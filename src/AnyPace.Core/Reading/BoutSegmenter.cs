@@ -98,7 +98,7 @@ internal static class BoutSegmenter
             _starts = [.. marks.Where(m => m.Kind == MarkKind.Start)];
             _stops = [.. marks.Where(m => m.Kind is MarkKind.Stop or MarkKind.Break or MarkKind.SignOff)];
             _doing = [.. marks.Where(m => m.Kind == MarkKind.Doing).Select(m => m.At)];
-            _switches = [.. marks.Where(m => m.Kind == MarkKind.SwitchSide).Select(m => m.At)];
+            _switches = [.. marks.Where(m => m.Kind == MarkKind.SwitchSide).Concat(SideTurns.Find(marks)).Select(m => m.At).Order()];
             _dose = dose;
             Edges = MakeEdges(speech);
         }

@@ -22,8 +22,8 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
 
         var marks = MarkFinder.Find(speech);
         var dose = DoseReader.Read(speech);
-        var mentions = MentionFinder.Find(speech, lexicon, marks);
-        var segments = NameSettler.Settle(speech, BoutSegmenter.Segments(speech, marks, mentions, dose), lexicon);
+        var mentions = MentionFinder.Find(speech, lexicon, marks, dose);
+        var segments = NameSettler.Settle(BoutSegmenter.Segments(speech, marks, mentions, dose));
         var bouts = BoutBuilder.Build(speech, marks, segments, dose);
         var phases = PhaseFinder.Find(speech, marks, bouts, lexicon);
         var firstBout = bouts.IsEmpty ? 0 : bouts[0].Span.Start.Value;

@@ -51,8 +51,8 @@ internal static class Combination
             joint ??= i >= firstEnd && Joints.Contains(speech.Tokens[i].Text) ? speech.Tokens[i].Text : null;
         }
 
-        // "Squats and lunges" is a list, "squat and lunge" may be one move; "into" a whole new move may be the next one.
-        var listed = joint == "and" && speech.Tokens[firstEnd - 1].Text.EndsWith('s');
+        // "Squats and lunges", "a squat and a row" are lists, "squat and row" may be one move; "into" a whole new move may be the next one.
+        var listed = joint == "and" && (speech.Tokens[firstEnd - 1].Text.EndsWith('s') || speech.Tokens[secondStart - 1].Text is "a" or "an");
         return joint is null || listed || (joint is "and" or "into" && !Arms.Contains(second.Pattern) && second.Pattern != "kick" && second.Id != "knee-lift")
             ? null
             : lexicon.Combined(first, second);

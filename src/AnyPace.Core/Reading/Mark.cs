@@ -21,6 +21,9 @@ public enum MarkKind
     Left,
     Right,
     Round,
+
+    /// <summary>The move just done goes again: "second set", "one more time".</summary>
+    Again,
     Break,
     SignOff,
 }

@@ -32,6 +32,7 @@ public static partial class MarkFinder
         All(LeftSide(), MarkKind.Left, 1);
         All(RightSide(), MarkKind.Right, 1);
         All(Round(), MarkKind.Round, 1);
+        All(Again(), MarkKind.Again, 1);
         All(BreakTime(), MarkKind.Break, 1);
         All(SignOff(), MarkKind.SignOff, 1);
         Counting(speech, marks);
@@ -102,7 +103,7 @@ public static partial class MarkFinder
                 if (step == -1 && previous <= 1)
                 {
                     // Which of the two it is, the words after it decide.
-                    var after = speech.After(j, 4);
+                    var after = speech.Next(j, 4);
                     if (StopAfterCount().IsMatch(after))
                     {
                         marks.Add(new Mark(MarkKind.Stop, i, at, 1));
@@ -145,7 +146,7 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\b(keep (going|it up|it going|moving|pushing|breathing|working|your|those|that|the)|half ?way|\d+ (more )?seconds?( left| to go| more| remaining)?|\d+ more|(2|3|4|5|last) more|last (1|few|couple|2|3|2|3|5|10)|nearly there|almost (there|done)|come on|push through|don't (stop|give up)|stay (strong|low|with|tall|up)|squeeze|exhale|inhale|breathe (out|in)|chest (up|lifted|tall|proud)|core (tight|engaged|on)|engage|knees? (over|out|soft|behind)|weight (in|into|through) (your|the) heels?|and (up|down|lift|lower|press|push|pull|back|squeeze)|up and down|in and out|control(led)?|you('ve| have)? got (this|it)|slow(ly)?|nice and|there we go|that's it|good|feel (that|it|the))\b", Options)]
     private static partial Regex Doing();
 
-    [GeneratedRegex(@"\b(let's (get )?(started|start|begin|get going|get into it|get into this|jump (right )?in|dive in|crack on|get to it|get moving|kick (it |things )?off)|we('re| are) (going to|gonna) (start|begin|kick off)|(we'll|we will) (start|begin)|start(ing)? (off )?(with|by|in|from)|first (up|exercise|move|1)|let's (just |quickly |all )?warm(ing)? |let's (do|get|have) (\w+ ){0,4}warm|warm ?up first|to begin with|i want you to start|come (up )?(to standing|on to|onto|into)|stand (up )?(with|tall)|feet (hip|shoulder|together|wide))\b", Options)]
+    [GeneratedRegex(@"\b(let's (get )?(started|start|begin|get going|get into it|get into this|jump (right )?in|dive in|crack on|get to it|get moving|kick (it |things )?off)|we('re| are) (going to|gonna) (start|begin|kick off)|(we'll|we will) (start|begin)|start(ing)? (off )?(with|by|in|from)|first (up|exercise|move|1)|let's (just |quickly |all )?warm(ing)? |let's (do|get|have) (\w+ ){0,4}warm|warm ?up first|to begin with|i want you to start|come (up |down )?(to (standing|sit|sitting|lie|lying|your|all)|on to|onto|into|and (lie|sit|stand))|(lie|lying|lay) (down )?(on|back)|sit (tall|nice|comfortably)|take a seat|stand (up )?(with|tall)|feet (hip|shoulder|together|wide))\b", Options)]
     private static partial Regex Opening();
 
     [GeneratedRegex(@"\b(warm ?ups?|warming up|get (the|your|our) (body|bodies|muscles|blood|heart)( rate)? (warm|moving|flowing|pumping|up)|loosen (up|the|your)|mobili[sz]e|mobility)\b", Options)]
@@ -164,14 +165,17 @@ public static partial class MarkFinder
     [GeneratedRegex(@"(?<!\blook (to |over )?the )\b(other|opposite|second) (direction|way)\b", Options)]
     private static partial Regex OtherWay();
 
-    [GeneratedRegex(@"\bleft (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b|\b(on|to|with) (the|your) left\b", Options)]
+    [GeneratedRegex(@"(?<!\blook (over )?(to )?(your |the )?)\bleft (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b|(?<!\blook )\b(on|to|with) (the|your) left\b|\b(and|now|then) (the |to the )?left\b", Options)]
     private static partial Regex LeftSide();
 
-    [GeneratedRegex(@"\bright (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b|\b(on|to|with) (the|your) right\b", Options)]
+    [GeneratedRegex(@"(?<!\blook (over )?(to )?(your |the )?)\bright (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b|(?<!\blook )\b(on|to|with) (the|your) right\b|\b(and|now|then) (the |to the )?right\b(?! (there|here|now|away|into|up|back|down|foot forward))", Options)]
     private static partial Regex RightSide();
 
     [GeneratedRegex(@"\b((round|set|circuit|block) (number )?[1-9]|(1st|2nd|3rd|4th|first|second|third|fourth|fifth|final|last|next|another|1 more|1 more) (round|set|circuit|block|time (through|round|around))|back (to the (top|start|beginning|first)|round to)|from the (top|start|beginning)|(that's|that is|that was|end of) (the )?(round|set|circuit|block) ?(1|2|3|4|5|1)?|repeat (the|that|this|it|all)|all over again|(2|3|4) (down|done))\b", Options)]
     private static partial Regex Round();
+
+    [GeneratedRegex(@"\b((second|2nd|third|3rd|fourth|4th|fifth|last|final|next|another|1 more|1 last) set\b|set (number )?[2-6]\b|(go|same|here we go|do (it|that)|rest|ready|and) again\b|1 more (time|of (these|those|them))|same (thing|again|move|exercise)( again)?)", Options)]
+    private static partial Regex Again();
 
     [GeneratedRegex(@"\b(water break|(grab|get|have|take) (some|a|your|that|a quick|a sip of|a drink of|a sip|a little)? ?(water|drink|sip|towel)|minute (break|rest|off)|longer (rest|break)|take a minute|between rounds?|break between)\b", Options)]
     private static partial Regex BreakTime();

@@ -1,10 +1,9 @@
-using System.Text.RegularExpressions;
 using AnyPace.Core.Lexicon;
 
 namespace AnyPace.Core.Reading;
 
 /// <summary>Finds move names in speech and decides what the words around each do with it.</summary>
-public static partial class MentionFinder
+public static class MentionFinder
 {
     /// <summary>An announced move begins at the next start within this many seconds, else where it was named.</summary>
     private const double AnnounceReach = 45;
@@ -18,7 +17,19 @@ public static partial class MentionFinder
     /// <summary>Everyday words make weak names; they count this much unless their surroundings agree.</summary>
     private const double WeakWeight = 0.3;
 
-    public static IReadOnlyList<Mention> Find(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks)
+    /// <summary>An everyday word that is announced ("now a row") is most likely meant.</summary>
+    private const double WeakAnnounced = 0.5;
+
+    /// <summary>A description with nothing else named around it.</summary>
+    private const double DescribedWeight = 0.75;
+
+    /// <summary>Seconds after a name in which a description belongs to it.</summary>
+    private const double DescribesWithin = 14;
+
+    private static readonly HashSet<string> ListWords =
+        ["and", "then", "a", "an", "some", "the", "our", "your", "plus", "also", "with", "we've", "got", "we", "have", "into", "1", "finally", "lastly", "by", "followed", "10", "12", "20", "8"];
+
+    public static IReadOnlyList<Mention> Find(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, SaidDose dose)
     {
         var raw = new List<(AliasHit Hit, int Token, int Length)>();
         for (var i = 0; i < speech.Tokens.Count; i++)
@@ -31,34 +42,154 @@ public static partial class MentionFinder
         }
 
         Combine(speech, lexicon, raw);
+        var listed = Listed(speech, raw);
         var opening = OpeningAt(speech, marks);
+        var position = new PositionTrack(speech);
         var mentions = new List<Mention>(raw.Count);
-        foreach (var (hit, token, length) in raw)
+        for (var i = 0; i < raw.Count; i++)
         {
+            var (hit, token, length) = raw[i];
             var at = speech.At(token);
-            var role = RoleOf(speech, token, length, at < opening);
+            var role = RoleReader.Of(speech, token, length, at < opening);
             if (role == Role.Doing && InRest(marks, at))
             {
                 role = Role.Announced;
             }
 
-            var weak = hit.Weak || IsVerb(speech, token, length);
-            var weight = Base(role) * (weak ? WeakWeight : hit.Words > 1 ? 1 : 0.85);
-            var move = weak ? EarlierOf(speech, mentions, token, length) ?? hit.Move : hit.Move;
-            var shortForm = move.Id != hit.Move.Id;
-            mentions.Add(new Mention(move, token, length, at, at, role, weak && !shortForm, shortForm ? Base(role) * ShortFormWeight : weight));
+            if (listed[i] && role is Role.Doing or Role.Announced)
+            {
+                role = Role.Previewed;
+            }
+
+            var weak = hit.Weak || RoleReader.IsVerb(speech, token, length);
+            var move = Here(lexicon, hit.Move, position.At(token));
+            var fuller = hit.Words == 1 || !move.Parts.IsEmpty ? EarlierOf(mentions, move, weak, at) : null;
+            var weight = fuller is not null && weak ? ShortFormWeight : weak ? role == Role.Announced ? WeakAnnounced : WeakWeight : hit.Words > 1 ? 1 : 0.85;
+            mentions.Add(new Mention(fuller ?? move, token, length, at, at, role, weak && fuller is null, Base(role) * weight));
+            if (role is Role.Doing or Role.Announced && !weak)
+            {
+                position.Imply(token, move);
+            }
         }
 
+        NameForward(mentions);
+        WeighDescriptions(mentions);
+        DropLoneEverydayWords(mentions);
         ThinParts(speech, mentions);
         for (var i = 0; i < mentions.Count; i++)
         {
             if (mentions[i].Role is Role.Announced or Role.Doing)
             {
-                mentions[i] = mentions[i] with { EffectiveAt = EffectiveAt(marks, mentions, i) };
+                mentions[i] = mentions[i] with { EffectiveAt = EffectiveAt(marks, mentions, i, dose) };
             }
         }
 
-        return ThinLists(WithOtherSides(SettleAnnouncements(mentions, marks), marks), opening);
+        return ThinLists(WithRepeats(WithOtherSides(SettleAnnouncements(mentions, marks), marks), marks), opening);
+    }
+
+    /// <summary>The move a name means where the body is: a leg raise standing, on the side, seated.</summary>
+    private static Move Here(MoveLexicon lexicon, Move named, string position)
+    {
+        if (named.Elsewhere.IsEmpty || position.Length == 0 || named.Positions.Contains(position))
+        {
+            return named;
+        }
+
+        var other = named.Elsewhere.FirstOrDefault(id => lexicon[id].Positions.Contains(position));
+        return other is null ? named : lexicon[other];
+    }
+
+    /// <summary>
+    /// Names said one after the other with nothing but small words between are a list of what is to come. Three or more always are;
+    /// of two ("a front squat and a bent-over row") only the second waits.
+    /// </summary>
+    private static bool[] Listed(Speech speech, List<(AliasHit Hit, int Token, int Length)> raw)
+    {
+        var listed = new bool[raw.Count];
+        for (var i = 0; i < raw.Count;)
+        {
+            var last = i;
+            while (last + 1 < raw.Count && Joined(raw[last], raw[last + 1]))
+            {
+                last++;
+            }
+
+            var distinct = raw.Skip(i).Take(last - i + 1).Select(r => r.Hit.Move.Id).Distinct().Count();
+            for (var k = distinct >= 3 ? i : i + 1; k <= last && distinct >= 2; k++)
+            {
+                listed[k] = true;
+            }
+
+            i = last + 1;
+        }
+
+        return listed;
+
+        bool Joined((AliasHit Hit, int Token, int Length) a, (AliasHit Hit, int Token, int Length) b)
+        {
+            var end = a.Token + a.Length;
+            var joins = 0;
+            for (var t = end; t < b.Token; t++)
+            {
+                if (!ListWords.Contains(speech.Tokens[t].Text) || t - end > 3)
+                {
+                    return false;
+                }
+
+                joins += speech.Tokens[t].Text is "and" or "then" or "plus" ? 1 : 0;
+            }
+
+            return b.Token - end <= 4 && a.Hit.Move.Id != b.Hit.Move.Id && !a.Hit.Weak && !b.Hit.Weak && !speech.Tokens[end - 1].Stops
+                && (joins > 0 || speech.Tokens[end - 1].Pauses || b.Token == end) && speech.At(b.Token) - speech.At(a.Token) < 6;
+        }
+    }
+
+    /// <summary>"Lunges, and go. Reverse lunges ..." : a general name right before a fuller one already means that one.</summary>
+    private static void NameForward(List<Mention> mentions)
+    {
+        const double soon = 20;
+        for (var i = 0; i + 1 < mentions.Count; i++)
+        {
+            var (m, next) = (mentions[i], mentions.Skip(i + 1).FirstOrDefault(o => !o.Weak && o.Role is Role.Doing or Role.Announced));
+            if (!m.Weak && m.Role is Role.Doing or Role.Announced && next is not null && next.At - m.At < soon && next.Move.Pattern == m.Move.Pattern && IsFuller(next.Move, m.Move))
+            {
+                mentions[i] = m with { Move = next.Move };
+            }
+        }
+    }
+
+    private static bool IsFuller(Move fuller, Move general) =>
+        fuller.Id != general.Id && fuller.Name.Replace('-', ' ').EndsWith(' ' + general.Name.Replace('-', ' '), StringComparison.OrdinalIgnoreCase);
+
+    /// <summary>
+    /// Many stretches are never named, only described ("ankle over the opposite knee"). Such words count where no other move was just named;
+    /// right after a name they say how that one is done.
+    /// </summary>
+    private static void WeighDescriptions(List<Mention> mentions)
+    {
+        for (var i = 0; i < mentions.Count; i++)
+        {
+            if (mentions[i] is not { Weak: true, Length: > 1, Role: Role.Doing or Role.Announced } m)
+            {
+                continue;
+            }
+
+            var underway = mentions.Any(o => !o.Weak && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && o.At > m.At - DescribesWithin && o.At < m.At + 5);
+            mentions[i] = m with { Weight = underway ? 0.15 : DescribedWeight };
+        }
+    }
+
+    /// <summary>An everyday word that is also a move's name counts only where the move is named in full, or announced, somewhere.</summary>
+    private static void DropLoneEverydayWords(List<Mention> mentions)
+    {
+        var named = mentions.Where(m => !m.Weak && m.Role is Role.Doing or Role.Announced or Role.Previewed).Select(m => m.Move.Id).ToHashSet();
+        for (var i = 0; i < mentions.Count; i++)
+        {
+            if (mentions[i] is { Weak: true, Length: 1, Role: Role.Doing } m && !named.Contains(m.Move.Id))
+            {
+                mentions[i] = m with { Weight = m.Weight * 0.5 };
+            }
+        }
     }
 
     /// <summary>When the class proper begins: moves named before are a list of what will come.</summary>
@@ -96,38 +227,6 @@ public static partial class MentionFinder
         _ => 0,
     };
 
-    private static Role RoleOf(Speech speech, int token, int length, bool beforeOpening)
-    {
-        var before = speech.Before(token, 8);
-        var after = speech.After(token + length, 7);
-        if (Correction().IsMatch(after) || Negative().IsMatch(before))
-        {
-            return Role.Negated;
-        }
-
-        if (Comparison().IsMatch(before) && !WouldLike().IsMatch(before))
-        {
-            return Role.Compared;
-        }
-
-        if (Alternative().IsMatch(before) || AlternativeAfter().IsMatch(after))
-        {
-            return Role.Alternative;
-        }
-
-        if (Past().IsMatch(before) || PastAfter().IsMatch(after))
-        {
-            return Role.Past;
-        }
-
-        if (beforeOpening || Later().IsMatch(before) || LaterAfter().IsMatch(after))
-        {
-            return Role.Previewed;
-        }
-
-        return Announce().IsMatch(before) || AnnounceAfter().IsMatch(after) ? Role.Announced : Role.Doing;
-    }
-
     /// <summary>Joins names that are said as one move; a short word such as "press" counts as a second name there.</summary>
     private static void Combine(Speech speech, MoveLexicon lexicon, List<(AliasHit Hit, int Token, int Length)> raw)
     {
@@ -155,21 +254,53 @@ public static partial class MentionFinder
         }
     }
 
-    /// <summary>"Rows" after renegade rows are those: the last move done whose name ends in the word said.</summary>
-    private static Move? EarlierOf(Speech speech, List<Mention> mentions, int token, int length)
+    /// <summary>
+    /// A general name after a fuller one means that one: "rows" after renegade rows, "squats" in the second round of goblet squats;
+    /// not where the general move itself was done since.
+    /// </summary>
+    private static Move? EarlierOf(List<Mention> mentions, Move general, bool weak, double at)
     {
-        if (length != 1)
+        const double stillThatMove = 75;
+        for (var i = mentions.Count - 1; i >= 0; i--)
         {
-            return null;
+            var m = mentions[i];
+            if (m.Weak || m.Role is not (Role.Doing or Role.Announced or Role.Previewed))
+            {
+                continue;
+            }
+
+            if (m.Move.Id == general.Id)
+            {
+                return weak ? general : null;
+            }
+
+            // "Step back into your lunge" while lunge and curl are done as one.
+            if (at - m.At < stillThatMove && m.Move.Parts.Any(p => Says(p, general)))
+            {
+                return m.Move;
+            }
+
+            if (general.Parts.Length == 2 && m.Move.Parts.Length == 2 && m.Move.Parts[1] == general.Parts[1] && Says(m.Move.Parts[0], general.Parts[0]))
+            {
+                return m.Move;
+            }
+
+            if (m.Move.Name.Replace('-', ' ').EndsWith(' ' + LastWord(general.Name), StringComparison.OrdinalIgnoreCase)
+                && (weak || (m.Move.Pattern == general.Pattern && m.Move.Positions.Intersect(general.Positions).Any())))
+            {
+                return m.Move;
+            }
         }
 
-        var said = speech.Tokens[token].Stem;
-        return mentions.LastOrDefault(m => !m.Weak && m.Weight >= 0.8 && WordStem.Of(m.Move.Name.Split(' ', '-')[^1]) == said)?.Move;
+        return null;
     }
 
-    /// <summary>"Push up to standing", "roll up slowly": said once, with nothing that makes it a thing, it is what to do, not a move's name.</summary>
-    private static bool IsVerb(Speech speech, int token, int length) =>
-        length == 2 && speech.Tokens[token + 1].Text == "up" && !MakesThing().IsMatch(speech.Before(token, 3));
+    private static bool Says(string fullerId, Move general) => general.Parts.IsEmpty && Says(fullerId, general.Id);
+
+    /// <summary>True where one id is the other with words before it: reverse-lunge for lunge.</summary>
+    private static bool Says(string fullerId, string generalId) => fullerId == generalId || fullerId.EndsWith('-' + generalId, StringComparison.Ordinal);
+
+    private static string LastWord(string name) => name.Split(' ', '-')[^1];
 
     /// <summary>Between a stop and the next start, whatever is named is about to come.</summary>
     private static bool InRest(IReadOnlyList<Mark> marks, double at)
@@ -213,23 +344,37 @@ public static partial class MentionFinder
     private static List<Mention> WithOtherSides(List<Mention> mentions, IReadOnlyList<Mark> marks)
     {
         const double reach = 90;
+        const double justNamed = 8;
         var added = new List<Mention>();
-        foreach (var mark in marks.Where(m => m.Kind == MarkKind.SwitchSide))
+        foreach (var mark in marks.Where(m => m.Kind == MarkKind.SwitchSide).Concat(SideTurns.Find(marks)))
         {
             var last = mentions.LastOrDefault(m => m.At < mark.At && m.Weight >= 0.5 && m.Role is Role.Doing or Role.Announced);
-            if (last is not null && mark.At - last.At < reach && last.Move.Sides != MoveSides.Alternating)
+            if (last is null || mark.At - last.At > reach || (mark.Kind != MarkKind.SwitchSide && mark.At - last.At < justNamed))
             {
-                var start = marks.FirstOrDefault(m => m.Kind == MarkKind.Start && m.Strength >= 0.5 && m.At >= mark.At && m.At <= mark.At + 15);
-                added.Add(last with
-                {
-                    Token = mark.Token,
-                    Length = 1,
-                    At = mark.At,
-                    EffectiveAt = start.At > 0 ? start.At : mark.At,
-                    Role = Role.Doing,
-                    Weight = last.Move.Sides == MoveSides.Each ? 0.9 : 0.6,
-                });
+                continue;
             }
+
+            // A move done on alternate sides is done one side at a time only where a side is named with it.
+            if (last.Move.Sides == MoveSides.Alternating && !marks.Any(m => m.Kind is MarkKind.Left or MarkKind.Right && m.At > last.At - 4 && m.At < mark.At))
+            {
+                continue;
+            }
+
+            if (mark.Kind != MarkKind.SwitchSide && last.Move.Sides == MoveSides.Both)
+            {
+                continue;
+            }
+
+            var start = marks.FirstOrDefault(m => m.Kind == MarkKind.Start && m.Strength >= 0.5 && m.At >= mark.At && m.At <= mark.At + 15);
+            added.Add(last with
+            {
+                Token = mark.Token,
+                Length = 1,
+                At = mark.At,
+                EffectiveAt = start.At > 0 ? start.At : mark.At,
+                Role = Role.Doing,
+                Weight = last.Move.Sides == MoveSides.Each ? 0.9 : 0.6,
+            });
         }
 
         mentions.AddRange(added);
@@ -237,7 +382,30 @@ public static partial class MentionFinder
         return mentions;
     }
 
-    private static double EffectiveAt(IReadOnlyList<Mark> marks, List<Mention> mentions, int index)
+    /// <summary>"Second set", "one more time": the move just done goes again, though nobody names it.</summary>
+    private static List<Mention> WithRepeats(List<Mention> mentions, IReadOnlyList<Mark> marks)
+    {
+        const double reach = 150;
+        var added = new List<Mention>();
+        foreach (var mark in marks.Where(m => m.Kind == MarkKind.Again))
+        {
+            var last = mentions.LastOrDefault(m => m.At < mark.At && m.Weight >= 0.5 && m.Role is Role.Doing or Role.Announced);
+            var named = mentions.Any(m => m.Weight >= 0.5 && m.At > mark.At - 5 && m.At < mark.At + 14);
+            if (last is null || named || mark.At - last.At > reach)
+            {
+                continue;
+            }
+
+            var start = marks.FirstOrDefault(m => m.Kind == MarkKind.Start && m.Strength >= 0.5 && m.At >= mark.At && m.At <= mark.At + 20);
+            added.Add(last with { Token = mark.Token, Length = 1, At = mark.At, EffectiveAt = start.At > 0 ? start.At : mark.At, Role = Role.Doing, Weight = 0.8 });
+        }
+
+        mentions.AddRange(added);
+        mentions.Sort((a, b) => a.At.CompareTo(b.At));
+        return mentions;
+    }
+
+    private static double EffectiveAt(IReadOnlyList<Mark> marks, List<Mention> mentions, int index, SaidDose dose)
     {
         var (at, role) = (mentions[index].At, mentions[index].Role);
         var reach = at + (role == Role.Announced ? AnnounceReach : 12);
@@ -274,7 +442,19 @@ public static partial class MentionFinder
             }
         }
 
-        return at;
+        return role == Role.Announced && RestOver(marks, at, dose) is { } over ? over : at;
+    }
+
+    /// <summary>Named in a rest of known length, with no start said: the bout begins when the rest is over.</summary>
+    private static double? RestOver(IReadOnlyList<Mark> marks, double at, SaidDose dose)
+    {
+        if (dose is not { WorkSeconds: not null, RestSeconds: > 5 and { } rest })
+        {
+            return null;
+        }
+
+        var stop = marks.LastOrDefault(m => m.Kind == MarkKind.Stop && m.Strength >= 1 && m.At <= at);
+        return stop.At > 0 && at - stop.At < rest ? stop.At + rest : null;
     }
 
     /// <summary>Where several moves are named between a stop and the next start, only one of them starts: the one most clearly announced, of equals the last.</summary>
@@ -320,7 +500,7 @@ public static partial class MentionFinder
         for (var i = 1; i < mentions.Count; i++)
         {
             var (part, whole) = (mentions[i], mentions[i - 1]);
-            if (part.Move.Id != whole.Move.Id && part.At - whole.At < sameBreath && whole.Weight >= 0.25 && PassedThrough().IsMatch(speech.Before(part.Token, 4)))
+            if (part.Move.Id != whole.Move.Id && part.At - whole.At < sameBreath && whole.Weight >= 0.25 && RoleReader.IsPassedThrough(speech, part.Token))
             {
                 mentions[i] = part with { Weight = part.Weight * 0.35 };
             }
@@ -366,48 +546,4 @@ public static partial class MentionFinder
 
         return mentions;
     }
-
-    private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
-
-    [GeneratedRegex(@"\b(not|isn't|isnt|don't (?!forget|stop)\w+|don't|doesn't|never|no|without|avoid|rather than|instead of|unlike|skip the|forget (about )?the|ain't)( (a|an|the|your|any|doing|just|really|it|into|to|another|more|usual|normal|regular|become|turn|this|going|be|big|proper|full|deep|high|kind|of))*$", Options)]
-    private static partial Regex Negative();
-
-    [GeneratedRegex(@"\b(like|similar to|same as|as if|think of|kind of|imagine|remember|than|almost|version of|as in|looks like)( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|were|that|if))*$", Options)]
-    private static partial Regex Comparison();
-
-    [GeneratedRegex(@"\b(would|d|i'd|you'd|if you) like\b", Options)]
-    private static partial Regex WouldLike();
-
-    [GeneratedRegex(@"(\bif (you|that|this|it|jump|your|the|\w+ing)\b.*|\boptions?\b.*|\b(modif\w+|alternative(ly)?|feel free|easier|harder|beginners?|advanced|too (much|hard|easy|intense)|progress(ion)?|low impact|challenge (yourself|it))\b( \w+){0,5}|\byou (can|could|might|may) (also|always|just|do|take|make|stay|come|drop|go|add|swap|turn|replace|choose|step|try)?\b( \w+){0,4}|\bor( (a|an|the|just|you|can|to|do|into|even|do|take|simply|maybe|hold|stay|go|come))*)$", Options)]
-    private static partial Regex Alternative();
-
-    [GeneratedRegex(@"^(\w+ ){0,2}(instead|if (you|that|it|this)|is (also )?(fine|an option|a great option|okay|ok|perfect|good too)|(as )?(an )?option|works too|for (a )?beginners|as well if)\b", Options)]
-    private static partial Regex AlternativeAfter();
-
-    [GeneratedRegex(@"\b((that|those|these) (was|were)( our| your| the)?|we (just )?did|you (just )?did|just (did|done)|done with|finished( with)?|earlier|yesterday|used to (do|be)|i (once|used)|remember (the|those)|back from|from (the|our|that)( first| last| warm up)?)( (a|an|the|your|our|those|all|with))*$", Options)]
-    private static partial Regex Past();
-
-    [GeneratedRegex(@"^(we did|you did|from (before|earlier|the warm up|round|last)|(are |is |all )?(done|finished|over)|earlier)\b", Options)]
-    private static partial Regex PastAfter();
-
-    [GeneratedRegex(@"\b(later( on)?|we'll (be|also|have|do|get|go|come|finish|end|then)|we will|today|followed by|after that|after (this|these)|at the end|before we (do|go|start|get)|next (round|block|circuit|pair|superset|combo|couple|few|two|2|3)\b( \w+){0,9}|going to be doing|coming (up )?(later|soon)|in a (minute|moment|bit)|finish (off |up )?with|end with|the other (exercise|move))( \w+){0,4}$", Options)]
-    private static partial Regex Later();
-
-    [GeneratedRegex(@"^(is |are )?(coming up (later|soon|in)|later|in a (minute|moment|bit)|tomorrow|next (week|time|round))\b", Options)]
-    private static partial Regex LaterAfter();
-
-    [GeneratedRegex(@"\b(next( up| 1| exercise| move)?|coming up|up next|we're (going|gonna)|going to|gonna|moving (on|into|to)|go(ing)? (straight |right |back |down )?(in ?to|on ?to|for)|we've got|we have|let's (do|try|take|hit|get|go|move)|now (we|it's|for)?|first( up| 1| exercise| move)?|last (1|exercise|move|up)|straight in ?to|switch(ing)? to|start(ing)? (off )?with|then|begin with|it's|this (1 )?is|these are|this is called|time for|back to|on to|onto|exercise (number )?\d)( \w+){0,4}$", Options)]
-    private static partial Regex Announce();
-
-    [GeneratedRegex(@"\b(a|an|the|your|our|1|full|regular|next|this|that|knee|more|another|into|with|perfect|is|of)$", Options)]
-    private static partial Regex MakesThing();
-
-    [GeneratedRegex(@"\b(to|into|from|through|in|out of)( (a|an|the|your|that))*$", Options)]
-    private static partial Regex PassedThrough();
-
-    [GeneratedRegex(@"^(is |are |will be )?(coming up|next|up next|to come)\b", Options)]
-    private static partial Regex AnnounceAfter();
-
-    [GeneratedRegex(@"^(\w+ )?(sorry|no wait|wait no|i mean|i meant|i lied|actually no)\b", Options)]
-    private static partial Regex Correction();
 }

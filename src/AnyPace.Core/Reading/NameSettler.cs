@@ -1,37 +1,19 @@
-using System.Text.RegularExpressions;
 using AnyPace.Core.Lexicon;
 
 namespace AnyPace.Core.Reading;
 
 /// <summary>
 /// One move under two names. Coaches say "lunges" and then "reverse lunges", or "squats again" for the goblet squats of round one;
-/// some names mean one thing standing and another on the floor. This stage gives each segment the name the rest of the class supports.
+/// this stage gives each segment the name the rest of the class supports.
 /// </summary>
-internal static partial class NameSettler
+internal static class NameSettler
 {
     /// <summary>A first naming shorter than this, in seconds, that runs straight into a fuller name is part of it.</summary>
     private const double ShortNaming = 30;
 
-    /// <summary>Moves that share a spoken name, told apart by where the body is.</summary>
-    private static readonly (string Floor, string Standing)[] Twins =
-    [
-        ("side-leg-raise", "standing-leg-raise"),
-        ("donkey-kick", "standing-kickback"),
-        ("oblique-crunch", "standing-oblique-crunch"),
-        ("bicycle-crunch", "standing-oblique-crunch"),
-        ("seated-twist", "standing-twist"),
-    ];
-
-    public static IReadOnlyList<Segment> Settle(Speech speech, IReadOnlyList<Segment> segments, MoveLexicon lexicon)
+    public static IReadOnlyList<Segment> Settle(IReadOnlyList<Segment> segments)
     {
-        var settled = new List<Segment>(segments.Count);
-        for (var i = 0; i < segments.Count; i++)
-        {
-            // The other side of a move stays the move it was.
-            var goesOn = i > 0 && segments[i].Move.Id == segments[i - 1].Move.Id && segments[i].Start - segments[i - 1].End < ShortNaming;
-            settled.Add(segments[i] with { Move = goesOn ? settled[i - 1].Move : ByPosition(speech, segments[i], lexicon) });
-        }
-
+        var settled = segments.ToList();
         for (var i = 0; i < settled.Count; i++)
         {
             if (FullerName(settled, i) is { } move)
@@ -41,18 +23,6 @@ internal static partial class NameSettler
         }
 
         return Join(settled);
-    }
-
-    private static Move ByPosition(Speech speech, Segment segment, MoveLexicon lexicon)
-    {
-        var twin = Twins.FirstOrDefault(t => t.Floor == segment.Move.Id);
-        if (twin.Standing is null)
-        {
-            return segment.Move;
-        }
-
-        var words = string.Join(' ', speech.Tokens.Where(t => t.At >= segment.Start - 20 && t.At < segment.End).Select(t => t.Text));
-        return StandingWords().Count(words) > FloorWords().Count(words) ? lexicon[twin.Standing] : segment.Move;
     }
 
     /// <summary>The fuller name of the neighbour a general name runs into, or of the bout that stood in its place in an earlier round.</summary>
@@ -106,12 +76,4 @@ internal static partial class NameSettler
 
         return joined;
     }
-
-    private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
-
-    [GeneratedRegex(@"\b(standing|stand|chair|wall|tall|upright|balance|feet (hip|together))\b", Options)]
-    private static partial Regex StandingWords();
-
-    [GeneratedRegex(@"\b(lie|lying|floor|mat|on your (side|back|hands)|all fours|head (down|on)|top leg|bottom leg|stacked)\b", Options)]
-    private static partial Regex FloorWords();
 }

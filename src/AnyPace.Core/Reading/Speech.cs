@@ -101,4 +101,17 @@ public sealed class Speech
 
         return Text[_offsets[token]..(to < Tokens.Count ? _offsets[to] - 1 : Text.Length)];
     }
+
+    /// <summary>The next words whatever stands between: after a count, the word that follows a full stop or a silence says what the count was for.</summary>
+    public string Next(int token, int words)
+    {
+        const double soon = 15;
+        var to = token;
+        while (to < Tokens.Count && to - token < words && Tokens[to].At - Tokens[Math.Max(0, token - 1)].At < soon)
+        {
+            to++;
+        }
+
+        return to == token ? "" : Text[_offsets[token]..(to < Tokens.Count ? _offsets[to] - 1 : Text.Length)];
+    }
 }

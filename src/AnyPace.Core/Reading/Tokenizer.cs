@@ -7,8 +7,18 @@ namespace AnyPace.Core.Reading;
 /// <summary>Second stage: cues to words, each with a time and, for number words, a value.</summary>
 public static class Tokenizer
 {
-    /// <summary>Slowest believable speech, seconds a word: a short cue before a long silence was said at its start.</summary>
+    /// <summary>Slowest believable speech of a short cue, seconds a word: a few words before a long silence were said at its start.</summary>
     private const double SlowestWord = 0.55;
+
+    /// <summary>Cues of more words than this are whole stretches of a class with its pauses inside; each further word may take longer, up to <see cref="SlowestStretch"/>.</summary>
+    private const int ShortCue = 10;
+
+    private const double SlowerEachWord = 0.06;
+
+    private const double SlowestStretch = 2;
+
+    /// <summary>Where half of the cues are at least this long, in seconds, the machine cut the speech by the clock, and words may be anywhere in a cue.</summary>
+    private const double CutByClock = 20;
 
     private static readonly Dictionary<string, int> Units = new()
     {
@@ -54,11 +64,14 @@ public static class Tokenizer
     {
         var tokens = new List<Token>();
         var tensOpen = false;
+        var lengths = cues.Select(c => (c.End!.Value - c.Start).Value).Order().ToList();
+        var byClock = lengths.Count > 3 && lengths[lengths.Count / 2] >= CutByClock;
         for (var c = 0; c < cues.Count; c++)
         {
             var cue = cues[c];
             var words = cue.Text.Split(Separators, StringSplitOptions.RemoveEmptyEntries);
-            var length = Math.Min((cue.End!.Value - cue.Start).Value, words.Length * SlowestWord);
+            var whole = (cue.End!.Value - cue.Start).Value;
+            var length = byClock && whole >= CutByClock && words.Length > 4 ? whole : Math.Min(whole, words.Length * Math.Min(SlowestStretch, SlowestWord + (Math.Max(0, words.Length - ShortCue) * SlowerEachWord)));
             var letters = Math.Max(1, cue.Text.Length);
             var position = 0;
             foreach (var word in words)

@@ -1,0 +1,106 @@
+using System.Text.RegularExpressions;
+using AnyPace.Core.Lexicon;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>Where the body is, along the words: what coaches say of it, and what the moves named before imply.</summary>
+internal sealed partial class PositionTrack
+{
+    /// <summary>A position said this many words after a name still belongs to it: "leg raises, lying on your back"; not after "come" or "then".</summary>
+    private const int After = 7;
+
+    /// <summary>Before anyone says where to be.</summary>
+    private const string Unknown = "";
+
+    private readonly List<(int Token, string Position)> _said = [];
+
+    private static readonly (string Position, Regex Pattern)[] Patterns =
+    [
+        ("supine", Supine()),
+        ("prone", Prone()),
+        ("side-lying", SideLying()),
+        ("all-fours", AllFours()),
+        ("plank", Plank()),
+        ("seated", Seated()),
+        ("standing", Standing()),
+    ];
+
+    private readonly Speech _speech;
+
+    public PositionTrack(Speech speech)
+    {
+        _speech = speech;
+        foreach (var (position, pattern) in Patterns)
+        {
+            foreach (Match match in pattern.Matches(speech.Text))
+            {
+                _said.Add((speech.TokenAt(match.Index), position));
+            }
+        }
+
+        _said.Sort((a, b) => a.Token.CompareTo(b.Token));
+    }
+
+    /// <summary>The position at a name: said within a few words after it, else the last one said or implied before.</summary>
+    public string At(int token)
+    {
+        var last = Unknown;
+        foreach (var (at, position) in _said)
+        {
+            if (at > token + After || (at > token && MovesOn(token, at)))
+            {
+                break;
+            }
+
+            last = position;
+        }
+
+        return last;
+    }
+
+    private bool MovesOn(int token, int at)
+    {
+        for (var t = token + 1; t <= at; t++)
+        {
+            if (_speech.Tokens[t].Text is "come" or "then" or "now" or "roll" or "next" or "go" or "back" or "lower" || _speech.Tokens[t - 1].Stops)
+            {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /// <summary>A move that is done in one position only puts the body there for what follows.</summary>
+    public void Imply(int token, Move move)
+    {
+        if (move.Positions.Length == 1 && move.Elsewhere.IsEmpty)
+        {
+            var i = _said.FindIndex(s => s.Token > token);
+            _said.Insert(i < 0 ? _said.Count : i, (token, move.Positions[0]));
+        }
+    }
+
+    private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
+
+    [GeneratedRegex(@"\b((on|onto|to|flat on) (your|the) backs?\b(?! foot| leg| knee)|(lie|lying|lay|laying|lean|roll) (all the way )?(back|down)\b(?! to stand)|face up|head (and shoulders )?down on the (mat|floor)|hug your knees)", Options)]
+    private static partial Regex Supine();
+
+    [GeneratedRegex(@"\b((on|onto|to) (your|the) (front|belly|bellies|tummy|tummies|stomachs?)|face down|forehead (down )?(on|to)|(lie|lying|lay) on your (front|belly|tummy|stomach))", Options)]
+    private static partial Regex Prone();
+
+    [GeneratedRegex(@"\b((lie|lying|lay|laying|roll|rolling|come|down|flip|turn)( \w+){0,3} (on|onto|to) (your|the|our)( left| right| other| opposite| 1)? sides?\b|side lying|onto your( left| right)? side\b|on your (left|right) side\b)", Options)]
+    private static partial Regex SideLying();
+
+    [GeneratedRegex(@"\b(all fours|hands and knees|quadruped|table ?top position|(into|in) (a )?table ?top on|hands under( your| the)? shoulders?,? (and )?knees under)", Options)]
+    private static partial Regex AllFours();
+
+    [GeneratedRegex(@"\b((into|to|in|from|hold) (a|your|that|the) (high |low |forearm |full )?plank|plank position|push ?up position)", Options)]
+    private static partial Regex Plank();
+
+    [GeneratedRegex(@"\b((sit|sitting|seated) (up )?(tall|nice|down|on|in|cross|forward|comfortably|with)|come (up )?to (a )?sit(ting)?|take a seat|have a seat|sit up\b(?!s)|in (your|the|a) chair|edge of (your|the) (chair|seat|bench)|legs (long |straight )?out in front|cross legged|stay seated)", Options)]
+    private static partial Regex Seated();
+
+    [GeneratedRegex(@"\b(stand(ing)? (up|tall|nice|with|on|at|behind|facing|straight)|(back |up |come )(up )?(on ?to|to|on) (your|our|the) feet|(come|back|all the way) (up )?to (a )?stand(ing)?|on (to )?your feet|standing\b(?! (leg|hip|foot|knee|side|heel))|on the spot|up ?right|we're standing|standing (up|position))\b", Options)]
+    private static partial Regex Standing();
+}

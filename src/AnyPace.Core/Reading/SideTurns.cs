@@ -1,0 +1,37 @@
+namespace AnyPace.Core.Reading;
+
+/// <summary>Where the side that is named changes: "right leg ... and left leg". Both sides in one breath ("right ankle over left knee") are no change.</summary>
+internal static class SideTurns
+{
+    /// <summary>Words between two sides that belong to one instruction.</summary>
+    private const int OneInstruction = 7;
+
+    /// <summary>Longer ago than this, in seconds, the side named before says nothing.</summary>
+    private const double Forgotten = 150;
+
+    /// <summary>The marks at which the side changes, in time order.</summary>
+    public static IReadOnlyList<Mark> Find(IReadOnlyList<Mark> marks)
+    {
+        var turns = new List<Mark>();
+        Mark? held = null;
+        Mark? before = null;
+        foreach (var mark in marks.Where(m => m.Kind is MarkKind.Left or MarkKind.Right))
+        {
+            var oneBreath = before is { } b && mark.Token - b.Token <= OneInstruction;
+            before = mark;
+            if (oneBreath)
+            {
+                continue;
+            }
+
+            if (held is { } h && h.Kind != mark.Kind && mark.At - h.At < Forgotten)
+            {
+                turns.Add(mark);
+            }
+
+            held = mark;
+        }
+
+        return turns;
+    }
+}
