@@ -16,6 +16,11 @@ internal static class BoutSegmenter
     private const double LongestBout = 200;
     private const double ShortestBout = 6;
     private const double Near = 4;
+    private const double BeatTolerance = 4;
+    private const double BeatWeight = 0.6;
+
+    /// <summary>How many beats after a said start edges are still laid.</summary>
+    private const int BeatsAhead = 4;
 
     public static IReadOnlyList<Segment> Segments(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Mention> mentions, SaidDose dose)
     {
@@ -30,6 +35,10 @@ internal static class BoutSegmenter
         var best = new double[edges.Length];
         var from = new int[edges.Length];
         var label = new Move?[edges.Length];
+
+        // Where the last bout on the best way to an edge began; bouts of a timed class follow each other at a steady beat.
+        var lastStart = new double[edges.Length];
+        lastStart[0] = double.NegativeInfinity;
         for (var j = 1; j < edges.Length; j++)
         {
             best[j] = double.NegativeInfinity;
@@ -44,7 +53,7 @@ internal static class BoutSegmenter
                 var idle = best[i] + scene.Idle(i, j) - (label[i] is null ? 0 : 0.15);
                 if (idle > best[j])
                 {
-                    (best[j], from[j], label[j]) = (idle, i, null);
+                    (best[j], from[j], label[j], lastStart[j]) = (idle, i, null, lastStart[i]);
                 }
 
                 if (length < ShortestBout)
@@ -52,13 +61,14 @@ internal static class BoutSegmenter
                     continue;
                 }
 
+                var beat = scene.Beat(edges[i] - lastStart[i]);
                 foreach (var (move, score) in scene.Moves(i, j))
                 {
                     var again = label[i]?.Id == move.Id && !scene.SideSwitchNear(edges[i]) ? 1.0 : 0;
-                    var total = best[i] + score - again;
+                    var total = best[i] + score + beat - again;
                     if (total > best[j])
                     {
-                        (best[j], from[j], label[j]) = (total, i, move);
+                        (best[j], from[j], label[j], lastStart[j]) = (total, i, move, edges[i]);
                     }
                 }
             }
@@ -87,6 +97,7 @@ internal static class BoutSegmenter
         private readonly double[] _doing;
         private readonly double[] _switches;
         private readonly SaidDose _dose;
+        private readonly double? _period;
 
         // Scratch, reused for every stretch: own weight per move.
         private readonly Dictionary<string, (Move Move, double Own, double Peak, double First)> _sums = [];
@@ -94,18 +105,33 @@ internal static class BoutSegmenter
         public Scene(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Mention> evidence, SaidDose dose)
         {
             _evidence = evidence;
-            _evidenceAt = [.. evidence.Select(m => m.EffectiveAt)];
+            // To the tenth, as the edges are, so that an edge made by a mention lies on it.
+            _evidenceAt = [.. evidence.Select(m => Math.Round(m.EffectiveAt, 1))];
             _starts = [.. marks.Where(m => m.Kind == MarkKind.Start)];
             _stops = [.. marks.Where(m => m.Kind is MarkKind.Stop or MarkKind.Break or MarkKind.SignOff)];
             _doing = [.. marks.Where(m => m.Kind == MarkKind.Doing).Select(m => m.At)];
             _switches = [.. marks.Where(m => m.Kind == MarkKind.SwitchSide).Concat(SideTurns.Find(marks)).Select(m => m.At).Order()];
             _dose = dose;
+            _period = dose is { WorkSeconds: { } work, RestSeconds: { } rest } ? work + rest : null;
             Edges = MakeEdges(speech);
         }
 
         public double[] Edges { get; }
 
         public bool SideSwitchNear(double at) => Any(_switches, at - 10, at + 6);
+
+        /// <summary>What speaks for a bout that begins this long after the one before: the said work and rest, once or twice over.</summary>
+        public double Beat(double sinceStart)
+        {
+            if (_period is not { } period || sinceStart > 2.2 * period)
+            {
+                return 0;
+            }
+
+            var times = Math.Max(1, Math.Round(sinceStart / period));
+            var off = (sinceStart - (times * period)) / BeatTolerance;
+            return BeatWeight * Math.Exp(-off * off) / times;
+        }
 
         /// <summary>Score of a stretch in which no bout runs.</summary>
         public double Idle(int i, int j)
@@ -231,7 +257,11 @@ internal static class BoutSegmenter
             {
                 foreach (var m in _starts.Where(m => m.Strength >= 0.5))
                 {
-                    Add(m.At + work);
+                    for (var k = 0; k <= (_period is null ? 0 : BeatsAhead); k++)
+                    {
+                        Add(m.At + (k * _period ?? 0));
+                        Add(m.At + (k * _period ?? 0) + work);
+                    }
                 }
             }
 

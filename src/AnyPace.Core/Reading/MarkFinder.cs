@@ -37,6 +37,7 @@ public static partial class MarkFinder
         All(SignOff(), MarkKind.SignOff, 1);
         Counting(speech, marks);
         AloneSwitch(speech, marks);
+        AloneGo(speech, marks);
         marks.Sort((a, b) => a.At.CompareTo(b.At));
         return marks;
     }
@@ -47,11 +48,48 @@ public static partial class MarkFinder
         for (var i = 1; i < speech.Tokens.Count; i++)
         {
             var begins = speech.Tokens[i - 1].Stops;
-            var one = begins && speech.Tokens[i].Stops && speech.Tokens[i].Text is ("switch" or "change" or "swap");
+            var one = ((begins && speech.Tokens[i].Stops) || Apart(speech, i)) && speech.Tokens[i].Text is ("switch" or "change" or "swap");
             var two = begins && i + 1 < speech.Tokens.Count && speech.Tokens[i + 1].Stops && speech.Tokens[i].Text is ("roll" or "flip") && speech.Tokens[i + 1].Text == "over";
             if (one || two)
             {
                 marks.Add(new Mark(MarkKind.SwitchSide, i, speech.Tokens[i].At, 1));
+            }
+        }
+    }
+
+    /// <summary>A word with a silence before or after it stands alone, whatever the punctuation.</summary>
+    private static bool Apart(Speech speech, int token)
+    {
+        const double silence = 3;
+        return speech.At(token) - speech.At(token - 1) > silence || (token + 1 < speech.Tokens.Count && speech.At(token + 1) - speech.At(token) > silence);
+    }
+
+    private static readonly HashSet<string> GoesOnBefore =
+    [
+        "to", "we", "we'll", "let's", "you", "you're", "don't", "gonna", "can", "i", "i'll", "they", "not", "just", "could", "will", "where", "here", "there", "off", "away", "go",
+        "could", "it", "we're", "must", "should", "never", "then", "they'll", "as", "even",
+    ];
+
+    private static readonly HashSet<string> GoesOnAfter =
+    [
+        "to", "into", "onto", "for", "ahead", "through", "on", "around", "with", "over", "of", "as", "grab", "get", "any", "too", "straight", "all", "right", "left", "wider", "again",
+        "at", "heavier", "lighter", "lower", "deeper", "faster", "slower", "further", "down", "up", "back", "out", "forward", "in", "home", "easy", "anywhere", "and", "that",
+    ];
+
+    /// <summary>"Go" on its own begins a bout; "go down", "we go into" do not.</summary>
+    private static void AloneGo(Speech speech, List<Mark> marks)
+    {
+        for (var i = 1; i < speech.Tokens.Count; i++)
+        {
+            if (speech.Tokens[i].Text != "go" || GoesOnBefore.Contains(speech.Tokens[i - 1].Text))
+            {
+                continue;
+            }
+
+            var alone = speech.Tokens[i].Stops || i + 1 >= speech.Tokens.Count || !GoesOnAfter.Contains(speech.Tokens[i + 1].Text);
+            if (alone)
+            {
+                marks.Add(new Mark(MarkKind.Start, i, speech.At(i), speech.Tokens[i].Stops || speech.Tokens[i - 1].Stops ? 1 : 0.6));
             }
         }
     }
@@ -131,7 +169,7 @@ public static partial class MarkFinder
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b(here we go|off we go|and go\b|ready go|ready set|let's go\b|lets go\b|1 go\b|and begin|begin now|start now|starting now|in we go|away we go|go go go|and we're off|let's do (it|this)|timer (is )?(on|starts|going)|clock (is )?(on|starts|running)|your time starts)", Options)]
+    [GeneratedRegex(@"\b(here we go|off we go|ready set|let's go\b|lets go\b|and begin|begin now|start now|starting now|in we go|away we go|go go go|and we're off|let's do (it|this)|timer (is )?(on|starts|going)|clock (is )?(on|starts|running)|your time starts)", Options)]
     private static partial Regex StartSure();
 
     [GeneratedRegex(@"\b(go ahead|let's (get )?(it|going)|get ready|in position|whenever you're ready|when you're ready|and start|let's (start|begin))\b", Options)]
@@ -146,7 +184,7 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\b(keep (going|it up|it going|moving|pushing|breathing|working|your|those|that|the)|half ?way|\d+ (more )?seconds?( left| to go| more| remaining)?|\d+ more|(2|3|4|5|last) more|last (1|few|couple|2|3|2|3|5|10)|nearly there|almost (there|done)|come on|push through|don't (stop|give up)|stay (strong|low|with|tall|up)|squeeze|exhale|inhale|breathe (out|in)|chest (up|lifted|tall|proud)|core (tight|engaged|on)|engage|knees? (over|out|soft|behind)|weight (in|into|through) (your|the) heels?|and (up|down|lift|lower|press|push|pull|back|squeeze)|up and down|in and out|control(led)?|you('ve| have)? got (this|it)|slow(ly)?|nice and|there we go|that's it|good|feel (that|it|the))\b", Options)]
     private static partial Regex Doing();
 
-    [GeneratedRegex(@"\b(let's (get )?(started|start|begin|get going|get into it|get into this|jump (right )?in|dive in|crack on|get to it|get moving|kick (it |things )?off)|we('re| are) (going to|gonna) (start|begin|kick off)|(we'll|we will) (start|begin)|start(ing)? (off )?(with|by|in|from)|first (up|exercise|move|1)|let's (just |quickly |all )?warm(ing)? |let's (do|get|have) (\w+ ){0,4}warm|warm ?up first|to begin with|i want you to start|come (up |down )?(to (standing|sit|sitting|lie|lying|your|all)|on to|onto|into|and (lie|sit|stand))|(lie|lying|lay) (down )?(on|back)|sit (tall|nice|comfortably)|take a seat|stand (up )?(with|tall)|feet (hip|shoulder|together|wide))\b", Options)]
+    [GeneratedRegex(@"\b(let's (get )?(started|start|begin|get going|get into it|get into this|jump (right )?in|dive in|crack on|get to it|get moving|kick (it |things )?off)|we('re| are) (going to|gonna) (start|begin|kick off)|(we'll|we will) (start|begin)|start(ing)? (off )?(with|by|in|from)|first (up|exercise|move|1)|(superset|exercise|move|station|block) (number )?(1|a)|let's (just |quickly |all )?warm(ing)? |let's (do|get|have) (\w+ ){0,4}warm|warm ?up first|to begin with|i want you to start|come (up |down )?(to (standing|sit|sitting|lie|lying|your|all)|on to|onto|into|and (lie|sit|stand))|(lie|lying|lay) (down )?(on|back)|sit (tall|nice|comfortably)|take a seat|stand (up )?(with|tall)|feet (hip|shoulder|together|wide))\b", Options)]
     private static partial Regex Opening();
 
     [GeneratedRegex(@"\b(warm ?ups?|warming up|get (the|your|our) (body|bodies|muscles|blood|heart)( rate)? (warm|moving|flowing|pumping|up)|loosen (up|the|your)|mobili[sz]e|mobility)\b", Options)]

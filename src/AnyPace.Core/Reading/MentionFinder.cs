@@ -20,6 +20,9 @@ public static class MentionFinder
     /// <summary>An everyday word that is announced ("now a row") is most likely meant.</summary>
     private const double WeakAnnounced = 0.5;
 
+    /// <summary>"Press up to standing": a word of doing that happens to be a name.</summary>
+    private const double VerbWeight = 0.15;
+
     /// <summary>A description with nothing else named around it.</summary>
     private const double DescribedWeight = 0.75;
 
@@ -61,10 +64,13 @@ public static class MentionFinder
                 role = Role.Previewed;
             }
 
-            var weak = hit.Weak || RoleReader.IsVerb(speech, token, length);
-            var move = Here(lexicon, hit.Move, position.At(token));
+            // "Rows", "swings": several of them are a move, one "row" or "swing" may be anything.
+            var several = hit.Weak && length == 1 && speech.Tokens[token].Text is [.., not 's', 's'];
+            var weak = (hit.Weak && !several) || RoleReader.IsVerb(speech, token, length);
+            var move = OneLimb(speech, lexicon, Here(lexicon, hit.Move, position.At(token)), token, length);
             var fuller = hit.Words == 1 || !move.Parts.IsEmpty ? EarlierOf(mentions, move, weak, at) : null;
-            var weight = fuller is not null && weak ? ShortFormWeight : weak ? role == Role.Announced ? WeakAnnounced : WeakWeight : hit.Words > 1 ? 1 : 0.85;
+            var verb = !hit.Weak && weak;
+            var weight = verb ? VerbWeight : fuller is not null && weak ? ShortFormWeight : weak ? role == Role.Announced ? WeakAnnounced : WeakWeight : hit.Words > 1 ? 1 : several ? ShortFormWeight : 0.85;
             mentions.Add(new Mention(fuller ?? move, token, length, at, at, role, weak && fuller is null, Base(role) * weight));
             if (role is Role.Doing or Role.Announced && !weak)
             {
@@ -85,6 +91,20 @@ public static class MentionFinder
         }
 
         return ThinLists(WithRepeats(WithOtherSides(SettleAnnouncements(mentions, marks), marks), marks), opening);
+    }
+
+    /// <summary>"Overhead press, one arm": the one-sided form of the move, where the lexicon has it.</summary>
+    private static Move OneLimb(Speech speech, MoveLexicon lexicon, Move move, int token, int length)
+    {
+        for (var t = token + length; t + 1 < speech.Tokens.Count && t <= token + length + 2; t++)
+        {
+            if (speech.Tokens[t].Text is "1" or "single" && speech.Tokens[t + 1].Text is "arm" or "leg" && lexicon.Find($"single-{speech.Tokens[t + 1].Text}-{move.Id[(move.Id.LastIndexOf('-') + 1)..]}") is { } one)
+            {
+                return one.Pattern == move.Pattern ? one : move;
+            }
+        }
+
+        return move;
     }
 
     /// <summary>The move a name means where the body is: a leg raise standing, on the side, seated.</summary>
@@ -139,7 +159,7 @@ public static class MentionFinder
                 joins += speech.Tokens[t].Text is "and" or "then" or "plus" ? 1 : 0;
             }
 
-            return b.Token - end <= 4 && a.Hit.Move.Id != b.Hit.Move.Id && !a.Hit.Weak && !b.Hit.Weak && !speech.Tokens[end - 1].Stops
+            return b.Token - end <= 4 && a.Hit.Move.Id != b.Hit.Move.Id && !IsFuller(b.Hit.Move, a.Hit.Move) && !SamePart(a.Hit.Move, b.Hit.Move) && !a.Hit.Weak && !b.Hit.Weak && !speech.Tokens[end - 1].Stops
                 && (joins > 0 || speech.Tokens[end - 1].Pauses || b.Token == end) && speech.At(b.Token) - speech.At(a.Token) < 6;
         }
     }
@@ -169,15 +189,18 @@ public static class MentionFinder
     {
         for (var i = 0; i < mentions.Count; i++)
         {
-            if (mentions[i] is not { Weak: true, Length: > 1, Role: Role.Doing or Role.Announced } m)
+            if (mentions[i] is not { Weak: true, Role: Role.Doing or Role.Announced } m)
             {
                 continue;
             }
 
             var underway = mentions.Any(o => !o.Weak && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && o.At > m.At - DescribesWithin && o.At < m.At + 5);
-            mentions[i] = m with { Weight = underway ? 0.15 : DescribedWeight };
+            mentions[i] = m with { Weight = underway ? 0.15 : m.Length > 1 && m.Weight > VerbWeight * 1.5 ? DescribedWeight : m.Weight };
         }
     }
+
+    /// <summary>"A bridge, bridge hold": one name inside the other.</summary>
+    private static bool SamePart(Move a, Move b) => a.Pattern == b.Pattern && a.Id.Split('-').Intersect(b.Id.Split('-')).Any(w => w.Length > 3);
 
     /// <summary>An everyday word that is also a move's name counts only where the move is named in full, or announced, somewhere.</summary>
     private static void DropLoneEverydayWords(List<Mention> mentions)
@@ -361,6 +384,12 @@ public static class MentionFinder
             }
 
             if (mark.Kind != MarkKind.SwitchSide && last.Move.Sides == MoveSides.Both)
+            {
+                continue;
+            }
+
+            // After a run of moves on one side, the other side begins with the first of them again, and it is named.
+            if (mentions.Any(m => m.At >= mark.At && m.At < mark.At + 14 && m.Weight >= 0.5 && m.Move.Id != last.Move.Id && mentions.Any(o => o.Move.Id == m.Move.Id && o.At < mark.At && o.Weight >= 0.5)))
             {
                 continue;
             }

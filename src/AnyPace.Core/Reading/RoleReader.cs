@@ -15,7 +15,9 @@ internal static partial class RoleReader
             return Role.Negated;
         }
 
-        if (Comparison().IsMatch(before) && !WouldLike().IsMatch(before))
+        // "Stay in that squat position": a shape that another move has.
+        if (token + length < speech.Tokens.Count && speech.Tokens[token + length].Text is "position" or "stance" or "shape"
+            || (Comparison().IsMatch(before) && !WouldLike().IsMatch(before)))
         {
             return Role.Compared;
         }
