@@ -45,6 +45,7 @@ internal static class BoutBuilder
             .Where(m => m.Kind == MarkKind.SwitchSide && m.Strength >= least && m.At > segment.Start + edge && m.At < segment.End - edge)
             .Select(m => m.At)
             .ToList();
+        switches = [.. switches.Where((at, i) => i == 0 || at - switches[i - 1] > edge)];
 
         if (segment.Move.Sides == MoveSides.Each && switches.Count == 0 && SideNamedLater(segment, marks, edge) is { } named)
         {
@@ -81,7 +82,7 @@ internal static class BoutBuilder
         }
 
         var start = segment.Start;
-        foreach (var at in switches.Where((s, i) => i == 0 || s - switches[i - 1] > edge))
+        foreach (var at in switches)
         {
             yield return (start, at, side);
             start = at;

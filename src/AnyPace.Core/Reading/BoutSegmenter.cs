@@ -16,6 +16,7 @@ internal static class BoutSegmenter
     private const double LongestBout = 200;
     private const double ShortestBout = 6;
     private const double Near = 4;
+    private const double LateWeight = 0.12;
     private const double BeatTolerance = 4;
     private const double BeatWeight = 0.6;
 
@@ -180,7 +181,7 @@ internal static class BoutSegmenter
                 }
 
                 // A bout begins where its move is named, or at the start said next, hardly before.
-                var late = Math.Max(0, Math.Min(40, first - s - Near)) * 0.08;
+                var late = Math.Max(0, Math.Min(40, first - s - Near)) * LateWeight;
                 yield return (move, Math.Min(own, 2.2) - (0.85 * others) - late + shape + TypicalLength(move, e - s));
             }
         }

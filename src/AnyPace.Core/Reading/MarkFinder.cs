@@ -157,6 +157,11 @@ public static partial class MarkFinder
                     }
                 }
 
+                if (step == 1 && first == 1)
+                {
+                    marks.Add(new Mark(MarkKind.Start, i, tokens[i].At, 0.5));
+                }
+
                 if (run >= 4)
                 {
                     marks.Add(new Mark(MarkKind.Doing, i, tokens[i].At, 1));

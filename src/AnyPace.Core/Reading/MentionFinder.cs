@@ -90,7 +90,7 @@ public static class MentionFinder
             }
         }
 
-        return ThinLists(WithRepeats(WithOtherSides(SettleAnnouncements(mentions, marks), marks), marks), opening);
+        return ThinLists(WithRepeats(WithOtherSides(SettleAnnouncements(mentions, marks), marks), marks, dose), opening);
     }
 
     /// <summary>"Overhead press, one arm": the one-sided form of the move, where the lexicon has it.</summary>
@@ -135,9 +135,9 @@ public static class MentionFinder
             }
 
             var distinct = raw.Skip(i).Take(last - i + 1).Select(r => r.Hit.Move.Id).Distinct().Count();
-            for (var k = distinct >= 3 ? i : i + 1; k <= last && distinct >= 2; k++)
+            for (var k = distinct >= 3 ? i : i + 1; k <= last && (distinct >= 3 || (distinct == 2 && RoleReader.IsPairing(speech, raw[i].Token))); k++)
             {
-                listed[k] = true;
+                listed[k] = !RoleReader.IsAnnouncedAfter(speech, raw[k].Token + raw[k].Length);
             }
 
             i = last + 1;
@@ -308,7 +308,8 @@ public static class MentionFinder
                 return m.Move;
             }
 
-            if (m.Move.Name.Replace('-', ' ').EndsWith(' ' + LastWord(general.Name), StringComparison.OrdinalIgnoreCase)
+            var word = LastWord(general.Name);
+            if ((m.Move.Name.Replace('-', ' ').EndsWith(' ' + word, StringComparison.OrdinalIgnoreCase) || (weak && m.Move.Name.Split(' ').Any(w => WordStem.Of(w) == WordStem.Of(word))))
                 && (weak || (m.Move.Pattern == general.Pattern && m.Move.Positions.Intersect(general.Positions).Any())))
             {
                 return m.Move;
@@ -412,8 +413,9 @@ public static class MentionFinder
     }
 
     /// <summary>"Second set", "one more time": the move just done goes again, though nobody names it.</summary>
-    private static List<Mention> WithRepeats(List<Mention> mentions, IReadOnlyList<Mark> marks)
+    private static List<Mention> WithRepeats(List<Mention> mentions, IReadOnlyList<Mark> marks, SaidDose dose)
     {
+        const double pairReach = 90;
         const double reach = 150;
         var added = new List<Mention>();
         foreach (var mark in marks.Where(m => m.Kind == MarkKind.Again))
@@ -426,6 +428,12 @@ public static class MentionFinder
             }
 
             var start = marks.FirstOrDefault(m => m.Kind == MarkKind.Start && m.Strength >= 0.5 && m.At >= mark.At && m.At <= mark.At + 20);
+            // Of a superset the first move begins the next set.
+            if (dose.Supersets && mentions.LastOrDefault(m => m.At < last.At && m.Weight >= 0.5 && m.Move.Id != last.Move.Id && m.Role is Role.Doing or Role.Announced) is { } first && last.At - first.At < pairReach)
+            {
+                last = first;
+            }
+
             added.Add(last with { Token = mark.Token, Length = 1, At = mark.At, EffectiveAt = start.At > 0 ? start.At : mark.At, Role = Role.Doing, Weight = 0.8 });
         }
 
@@ -471,19 +479,21 @@ public static class MentionFinder
             }
         }
 
-        return role == Role.Announced && RestOver(marks, at, dose) is { } over ? over : at;
+        return RestOver(marks, at, role, dose) is { } over ? over : at;
     }
 
     /// <summary>Named in a rest of known length, with no start said: the bout begins when the rest is over.</summary>
-    private static double? RestOver(IReadOnlyList<Mark> marks, double at, SaidDose dose)
+    private static double? RestOver(IReadOnlyList<Mark> marks, double at, Role role, SaidDose dose)
     {
-        if (dose is not { WorkSeconds: not null, RestSeconds: > 5 and { } rest })
+        const double sameBreath = 4;
+        const double longestRest = 35;
+        if (dose is not { WorkSeconds: not null, RestSeconds: > 5 and <= longestRest and { } rest })
         {
             return null;
         }
 
         var stop = marks.LastOrDefault(m => m.Kind == MarkKind.Stop && m.Strength >= 1 && m.At <= at);
-        return stop.At > 0 && at - stop.At < rest ? stop.At + rest : null;
+        return stop.At > 0 && at - stop.At < (role == Role.Announced ? rest : sameBreath) ? stop.At + rest : null;
     }
 
     /// <summary>Where several moves are named between a stop and the next start, only one of them starts: the one most clearly announced, of equals the last.</summary>

@@ -10,7 +10,7 @@ internal static partial class RoleReader
     {
         var before = speech.Before(token, 8);
         var after = speech.After(token + length, 7);
-        if (Correction().IsMatch(after) || (Negative().IsMatch(before) && !NotOnly().IsMatch(before)))
+        if (Correction().IsMatch(after) || NegativeAfter().IsMatch(after) || (Negative().IsMatch(before) && !NotOnly().IsMatch(before)))
         {
             return Role.Negated;
         }
@@ -40,6 +40,12 @@ internal static partial class RoleReader
         return Announce().IsMatch(before) || AnnounceAfter().IsMatch(after) ? Role.Announced : Role.Doing;
     }
 
+    /// <summary>True where the words after a name announce it: "high knees first up".</summary>
+    public static bool IsAnnouncedAfter(Speech speech, int end) => AnnounceAfter().IsMatch(speech.After(end, 4));
+
+    /// <summary>True where the words before two names make them a pair to be done in turn: "superset one is", "we've got".</summary>
+    public static bool IsPairing(Speech speech, int token) => Pairing().IsMatch(speech.Before(token, 9));
+
     /// <summary>True where a two-word name in "up" is said as what to do ("press up to standing"), with nothing that makes it a thing.</summary>
     public static bool IsVerb(Speech speech, int token, int length) =>
         length == 2 && speech.Tokens[token + 1].Text == "up" && (VerbAfter().IsMatch(speech.After(token + 2, 3)) || !MakesThing().IsMatch(speech.Before(token, 3)));
@@ -49,8 +55,11 @@ internal static partial class RoleReader
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b(not|isn't|isnt|don't (?!forget|stop)\w+|don't|doesn't|never|no|without|avoid|rather than|instead of|unlike|skip the|forget (about )?the|ain't)( (a|an|the|your|any|doing|just|really|it|into|to|another|more|usual|normal|regular|become|turn|this|going|be|big|proper|full|deep|high|kind|of|let|that|quite))*$", Options)]
+    [GeneratedRegex(@"\b(not|isn't|isnt|don't (?!forget|stop)\w+|don't|doesn't|never|no|without|avoid|rather than|instead of|in place of|(swap|swapping|replace|replacing) (out )?|unlike|skip the|forget (about )?the|ain't)( (a|an|the|your|any|doing|just|really|it|into|to|another|more|usual|normal|regular|become|turn|this|going|be|big|proper|full|deep|high|kind|of|let|that|quite))*$", Options)]
     private static partial Regex Negative();
+
+    [GeneratedRegex(@"^(isn't|is not|aren't|are not|won't be|not (in|today|on|this time))\b", Options)]
+    private static partial Regex NegativeAfter();
 
     [GeneratedRegex(@"\b(not (just|only)|no (problem|worries|rest|break|stopping)|why not)\b[^.]*$", Options)]
     private static partial Regex NotOnly();
@@ -61,7 +70,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(would|d|i'd|you'd|if you) like\b", Options)]
     private static partial Regex WouldLike();
 
-    [GeneratedRegex(@"(\bif (you(?!'ve got (a|your)|'re ready)|that|this|it|jump|your|the|\w+ing)\b( \w+){0,5}|\boptions?\b( \w+){0,5}|\b(modif\w+|alternative(ly)?|feel free|easier|harder|beginners?|advanced|too (much|hard|easy|intense)|progress(ion)?|low impact|challenge (yourself|it))\b( \w+){0,5}|\byou (can|could|might|may) (also|always|just|do|take|make|stay|come|drop|go|add|swap|turn|replace|choose|step|try)?\b( \w+){0,4}|\bor( (a|an|the|just|you|can|to|do|into|even|do|take|simply|maybe|hold|stay|go|come))*)$", Options)]
+    [GeneratedRegex(@"(\bif (you|you'd) (want|need|like|can|can't|prefer|have|would|feel|fancy)\b( \w+){0,6}|\bif (you(?!'ve got (a|your)|'re ready)|that|this|it|jump|your|the|\w+ing)\b( \w+){0,4}|\boptions?\b( \w+){0,5}|\b(modif\w+|alternative(ly)?|feel free|easier|harder|beginners?|advanced|too (much|hard|easy|intense)|progress(ion)?|low impact|challenge (yourself|it))\b( \w+){0,5}|\byou (can|could|might|may) (also|always|just|do|take|make|stay|come|drop|go|add|swap|turn|replace|choose|step|try)?\b( \w+){0,4}|\bor( (a|an|the|just|you|can|to|do|into|even|do|take|simply|maybe|hold|stay|go|come))*)$", Options)]
     private static partial Regex Alternative();
 
     [GeneratedRegex(@"^((?!knees?\b|hands?\b)\w+ ){0,2}(instead|if (you|that|it|this)|is (also )?(fine|an option|a great option|okay|ok|perfect|good too)|(as )?(an )?option|works too|for (a )?beginners|as well if)\b", Options)]
@@ -85,13 +94,16 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(a|an|the|your|our|1|full|regular|next|this|that|knee|more|another|into|with|perfect|is|of)$", Options)]
     private static partial Regex MakesThing();
 
+    [GeneratedRegex(@"\b(pairs?|super ?sets?|tri ?sets?|combos?|block|round|circuit|exercises|moves|we('ve| have) got|we have|going to (do|be)|we're doing|both|2 (moves|exercises)|alternat\w+)\b", Options)]
+    private static partial Regex Pairing();
+
     [GeneratedRegex(@"^(and (down|lower|squeeze|back)|to (the|stand|a)|from|through|overhead|into|towards|over|off|tall|high|as)\b", Options)]
     private static partial Regex VerbAfter();
 
     [GeneratedRegex(@"\b(to|into|from|through|in|out of)( (a|an|the|your|that))*$", Options)]
     private static partial Regex PassedThrough();
 
-    [GeneratedRegex(@"^(is |are |will be )?(coming up|next|up next|to come)\b", Options)]
+    [GeneratedRegex(@"^(is |are |will be )?(coming up|next|up next|to come|first up|first\b(?! (round|block|set))|to start|to begin|now\b)", Options)]
     private static partial Regex AnnounceAfter();
 
     [GeneratedRegex(@"^(\w+ )?(sorry|no wait|wait no|i mean|i meant|i lied|actually no)\b", Options)]
