@@ -65,7 +65,7 @@ internal static class BoutSegmenter
                 var beat = scene.Beat(edges[i] - lastStart[i]);
                 foreach (var (move, score) in scene.Moves(i, j))
                 {
-                    var again = label[i]?.Id == move.Id && !scene.SideSwitchNear(edges[i]) ? 1.0 : 0;
+                    var again = label[i]?.Id == move.Id && !scene.MayRepeat(edges[i]) ? 1.0 : 0;
                     var total = best[i] + score + beat - again;
                     if (total > best[j])
                     {
@@ -97,6 +97,7 @@ internal static class BoutSegmenter
         private readonly List<Mark> _stops;
         private readonly double[] _doing;
         private readonly double[] _switches;
+        private readonly double[] _agains;
         private readonly SaidDose _dose;
         private readonly double? _period;
 
@@ -112,6 +113,7 @@ internal static class BoutSegmenter
             _stops = [.. marks.Where(m => m.Kind is MarkKind.Stop or MarkKind.Break or MarkKind.SignOff)];
             _doing = [.. marks.Where(m => m.Kind == MarkKind.Doing).Select(m => m.At)];
             _switches = [.. marks.Where(m => m.Kind == MarkKind.SwitchSide).Concat(SideTurns.Find(marks)).Select(m => m.At).Order()];
+            _agains = [.. marks.Where(m => m.Kind == MarkKind.Again).Select(m => m.At)];
             _dose = dose;
             _period = dose is { WorkSeconds: { } work, RestSeconds: { } rest } ? work + rest : null;
             Edges = MakeEdges(speech);
@@ -119,7 +121,8 @@ internal static class BoutSegmenter
 
         public double[] Edges { get; }
 
-        public bool SideSwitchNear(double at) => Any(_switches, at - 10, at + 6);
+        /// <summary>True where the same move may begin once more: the other side, the next set.</summary>
+        public bool MayRepeat(double at) => Any(_switches, at - 10, at + 6) || Any(_agains, at - 8, at + 6);
 
         /// <summary>What speaks for a bout that begins this long after the one before: the said work and rest, once or twice over.</summary>
         public double Beat(double sinceStart)
@@ -204,6 +207,7 @@ internal static class BoutSegmenter
             score += 0.6 * Math.Min(1, MarksIn(_stops, e - 2.5, e + 2.5));
             score -= 0.9 * Math.Min(2, MarksIn(_stops, s + Near, e - Near, 0.9));
             score -= 0.35 * Math.Min(2, MarksIn(_starts, s + 8, e - 6, 0.9));
+            score -= 0.6 * Math.Min(1, Count(_agains, s + 8, e - 6));
             score += 0.07 * Math.Min(8, Count(_doing, s, e));
             score += 0.008 * Math.Min(45, length);
             if (length < 12)
@@ -249,7 +253,7 @@ internal static class BoutSegmenter
                 Add(m.At);
             }
 
-            foreach (var at in _switches)
+            foreach (var at in _switches.Concat(_agains))
             {
                 Add(at);
             }

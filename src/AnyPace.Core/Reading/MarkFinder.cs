@@ -38,6 +38,8 @@ public static partial class MarkFinder
         Counting(speech, marks);
         AloneSwitch(speech, marks);
         AloneGo(speech, marks);
+        AloneRest(speech, marks);
+        AloneSide(speech, marks);
         marks.Sort((a, b) => a.At.CompareTo(b.At));
         return marks;
     }
@@ -90,6 +92,48 @@ public static partial class MarkFinder
             if (alone)
             {
                 marks.Add(new Mark(MarkKind.Start, i, speech.At(i), speech.Tokens[i].Stops || speech.Tokens[i - 1].Stops ? 1 : 0.6));
+            }
+        }
+    }
+
+    /// <summary>"Rest" as a word of command; "the rest", "rest your hands", "time to rest" are not.</summary>
+    private static void AloneRest(Speech speech, List<Mark> marks)
+    {
+        const double strength = 0.9;
+        for (var i = 1; i < speech.Tokens.Count; i++)
+        {
+            if (speech.Tokens[i].Text != "rest" || RestGoesOnBefore.Contains(speech.Tokens[i - 1].Text)
+                || (i + 1 < speech.Tokens.Count && !speech.Tokens[i].Pauses && RestGoesOnAfter.Contains(speech.Tokens[i + 1].Text)))
+            {
+                continue;
+            }
+
+            marks.Add(new Mark(MarkKind.Stop, i, speech.At(i), strength));
+        }
+    }
+
+    private static readonly HashSet<string> RestGoesOnBefore =
+        ["the", "to", "can", "you", "seconds", "of", "no", "or", "a", "second", "need", "your", "off", "minute", "minutes", "on", "let", "should", "i", "we", "then", "short", "little", "without", "less", "more", "for"];
+
+    private static readonly HashSet<string> RestGoesOnAfter =
+        ["of", "your", "the", "on", "in", "as", "day", "days", "between", "if", "when", "with", "position", "pose", "time", "is", "periods", "period", "against", "each", "at"];
+
+    /// <summary>"Left." as a sentence of its own names the side; "Right." does only where the left was named before, else it only opens a sentence.</summary>
+    private static void AloneSide(Speech speech, List<Mark> marks)
+    {
+        const double forgotten = 120;
+        for (var i = 1; i < speech.Tokens.Count; i++)
+        {
+            if (!speech.Tokens[i].Stops || !speech.Tokens[i - 1].Stops || speech.Tokens[i].Text is not ("left" or "right"))
+            {
+                continue;
+            }
+
+            var at = speech.At(i);
+            var kind = speech.Tokens[i].Text == "left" ? MarkKind.Left : MarkKind.Right;
+            if (kind == MarkKind.Left || marks.Any(m => m.Kind == MarkKind.Left && m.At < at && at - m.At < forgotten))
+            {
+                marks.Add(new Mark(kind, i, at, 1));
             }
         }
     }

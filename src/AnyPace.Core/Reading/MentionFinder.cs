@@ -79,7 +79,6 @@ public static class MentionFinder
         }
 
         NameForward(mentions);
-        WeighDescriptions(mentions);
         DropLoneEverydayWords(mentions);
         ThinParts(speech, mentions);
         for (var i = 0; i < mentions.Count; i++)
@@ -89,6 +88,8 @@ public static class MentionFinder
                 mentions[i] = mentions[i] with { EffectiveAt = EffectiveAt(marks, mentions, i, dose) };
             }
         }
+
+        WeighDescriptions(mentions);
 
         return ThinLists(WithRepeats(WithOtherSides(SettleAnnouncements(mentions, marks), marks), marks, dose), opening);
     }
@@ -194,7 +195,7 @@ public static class MentionFinder
                 continue;
             }
 
-            var underway = mentions.Any(o => !o.Weak && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && o.At > m.At - DescribesWithin && o.At < m.At + 5);
+            var underway = mentions.Any(o => !o.Weak && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && o.EffectiveAt > m.At - DescribesWithin && o.At < m.At + 5);
             mentions[i] = m with { Weight = underway ? 0.15 : m.Length > 1 && m.Weight > VerbWeight * 1.5 ? DescribedWeight : m.Weight };
         }
     }
@@ -351,7 +352,7 @@ public static class MentionFinder
 
             stop = mark.Kind switch
             {
-                MarkKind.Stop when mark.Strength >= 1 => mark.At,
+                MarkKind.Stop when mark.Strength >= 0.9 => mark.At,
                 MarkKind.Start when mark.Strength >= 0.5 => double.NegativeInfinity,
                 _ => stop,
             };
@@ -362,7 +363,7 @@ public static class MentionFinder
 
     /// <summary>True where the next edge that is said is a start.</summary>
     private static bool StartsNext(IReadOnlyList<Mark> marks, double at) =>
-        marks.FirstOrDefault(m => m.At >= at && ((m.Kind == MarkKind.Start && m.Strength >= 0.5) || (m.Kind == MarkKind.Stop && m.Strength >= 1))).Kind == MarkKind.Start;
+        marks.FirstOrDefault(m => m.At >= at && ((m.Kind == MarkKind.Start && m.Strength >= 0.5) || (m.Kind == MarkKind.Stop && m.Strength >= 0.9))).Kind == MarkKind.Start;
 
     /// <summary>"Other side" says that the one-sided move goes on: it stands for naming the move again.</summary>
     private static List<Mention> WithOtherSides(List<Mention> mentions, IReadOnlyList<Mark> marks)
@@ -492,7 +493,7 @@ public static class MentionFinder
             return null;
         }
 
-        var stop = marks.LastOrDefault(m => m.Kind == MarkKind.Stop && m.Strength >= 1 && m.At <= at);
+        var stop = marks.LastOrDefault(m => m.Kind == MarkKind.Stop && m.Strength >= 0.9 && m.At <= at);
         return stop.At > 0 && at - stop.At < (role == Role.Announced ? rest : sameBreath) ? stop.At + rest : null;
     }
 
@@ -511,7 +512,7 @@ public static class MentionFinder
                 continue;
             }
 
-            var stop = marks.LastOrDefault(k => k.Kind == MarkKind.Stop && k.Strength >= 1 && k.At < group.Key && k.At > members[0].m.At - 5).At;
+            var stop = marks.LastOrDefault(k => k.Kind == MarkKind.Stop && k.Strength >= 0.9 && k.At < group.Key && k.At > members[0].m.At - 5).At;
             var running = members.Where(x => x.m.At < stop).ToList();
             var inRest = members.Except(running).ToList();
             var chosen = inRest.Where(x => !x.m.Weak).OrderBy(x => x.m.Weight).Select(x => x.m.Move.Id).LastOrDefault() ?? members[^1].m.Move.Id;

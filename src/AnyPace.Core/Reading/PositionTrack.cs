@@ -83,7 +83,7 @@ internal sealed partial class PositionTrack
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b((on|onto|to|flat on) (your|the) backs?\b(?! foot| leg| knee)|(lie|lying|lay|laying|lean|roll) (all the way )?(back|down)\b(?! to stand)|face up|head (and shoulders )?down on the (mat|floor)|hug your knees)", Options)]
+    [GeneratedRegex(@"\b((on|onto|to|flat on) (your|the) backs?\b(?! foot| leg| knee)|(lie|lying|lay|laying|roll) (all the way )?(back|down)\b(?! to stand)|face up|head (and shoulders )?down on the (mat|floor)|hug your knees)", Options)]
     private static partial Regex Supine();
 
     [GeneratedRegex(@"\b((on|onto|to) (your|the) (front|belly|bellies|tummy|tummies|stomachs?)|face down|forehead (down )?(on|to)|(lie|lying|lay) on your (front|belly|tummy|stomach))", Options)]
