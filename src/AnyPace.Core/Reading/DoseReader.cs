@@ -4,7 +4,13 @@ using AnyPace.Core.Sessions;
 
 namespace AnyPace.Core.Reading;
 
+/// <summary>Work and rest said together, and when: a class may change them from block to block.</summary>
+/// <param name="Work">Seconds.</param>
+/// <param name="Rest">Seconds; null where none is said, 0 where it is said that there is none.</param>
+public sealed record SaidBeat(double At, double Work, double? Rest);
+
 /// <summary>What is said about work, rest, rounds, sets and repetitions, with the words that said it.</summary>
+/// <param name="Beats">All work-and-rest pairs, in time order, without repeats of the one before.</param>
 public sealed record SaidDose(
     double? WorkSeconds,
     double? RestSeconds,
@@ -16,6 +22,7 @@ public sealed record SaidDose(
     bool Tabata,
     bool Supersets,
     bool Ladder,
+    IReadOnlyList<SaidBeat> Beats,
     IReadOnlyList<Evidence> Evidence)
 {
     public bool Timed => WorkSeconds is not null;
@@ -24,39 +31,98 @@ public sealed record SaidDose(
 /// <summary>Reads doses out of speech: "forty on twenty off", "three rounds of these five", "twelve to fifteen of each".</summary>
 public static partial class DoseReader
 {
+    /// <summary>A work length outside these, in seconds, is a whole block or a slip of hearing, not a bout.</summary>
+    private const double ShortestWork = 8;
+    private const double LongestWork = 300;
+    private const double LongestRest = 180;
+    private const double ShortestRest = 5;
+
+    /// <summary>A length said alone, without a rest, is the class's dose only if it is said in this first share of the class; later it is one hold.</summary>
+    private const double SaidEarly = 0.3;
+
     public static SaidDose Read(Speech speech)
     {
         var evidence = new List<Evidence>();
-        var work = First(speech, WorkSeconds(), evidence);
-        var rest = First(speech, RestSeconds(), evidence);
-        if (OnOff().Match(speech.Text) is { Success: true } pair)
-        {
-            (work, rest) = (Length(pair, "w"), Length(pair, "r"));
-            Note(speech, pair, evidence);
-        }
-
+        var beats = Beats(speech, evidence);
         var tabata = Tabata().Match(speech.Text) is { Success: true } t && Note(speech, t, evidence);
-        if (tabata && work is null)
+        if (beats.Count == 0 && Alone(speech, evidence) is { } alone)
         {
-            (work, rest) = (20, 10);
+            beats.Add(alone);
         }
 
-        var rounds = Counted(speech, Rounds(), evidence);
+        if (tabata && beats.Count == 0)
+        {
+            beats.Add(new SaidBeat(0, 20, 10));
+        }
+
+        var rounds = Counted(speech, Rounds(), evidence) ?? Twice(speech, evidence);
         var sets = Counted(speech, Sets(), evidence);
         var moves = Counted(speech, MovesPerRound(), evidence);
         var reps = Counted(speech, Reps(), evidence);
         var roundRest = First(speech, RoundRest(), evidence);
         var supersets = Superset().Match(speech.Text) is { Success: true } s && Note(speech, s, evidence);
         var ladder = Ladder().Match(speech.Text) is { Success: true } l && Note(speech, l, evidence);
+        return new SaidDose(
+            beats.Count > 0 ? beats[0].Work : null, beats.Count > 0 ? beats[0].Rest : null, rounds is { High: <= 20 } ? rounds : null,
+            sets?.High, moves is { High: >= 2 } ? moves?.High : null, roundRest, reps, tabata, supersets, ladder, beats, evidence);
+    }
 
-        // A work length outside 8 s to 5 min is a whole block or a slip of hearing, not a bout.
-        if (work is < 8 or > 300)
+    private static List<SaidBeat> Beats(Speech speech, List<Evidence> evidence)
+    {
+        var found = new List<(int Index, int End, SaidBeat Beat)>();
+        foreach (var regex in new[] { OnOff(), EachWithRest(), WorkThenRest() })
         {
-            work = null;
+            foreach (Match match in regex.Matches(speech.Text))
+            {
+                var (work, rest) = (Length(match, "w"), match.Groups["no"].Success ? 0 : Length(match, "r"));
+                var taken = found.Any(f => match.Index < f.End && f.Index < match.Index + match.Length);
+                if (!taken && work is >= ShortestWork and <= LongestWork && rest <= LongestRest && rest <= 2 * work && (rest >= ShortestRest || match.Groups["no"].Success))
+                {
+                    found.Add((match.Index, match.Index + match.Length, new SaidBeat(speech.At(speech.TokenAt(match.Index)), work, rest)));
+                    Note(speech, match, evidence);
+                }
+            }
         }
 
-        return new SaidDose(
-            work, work is null ? null : rest is > 180 ? null : rest, rounds is { High: <= 20 } ? rounds : null, sets?.High, moves?.High, roundRest, reps, tabata, supersets, ladder, evidence);
+        var beats = new List<SaidBeat>();
+        foreach (var (_, _, beat) in found.OrderBy(f => f.Index))
+        {
+            if (beats.Count == 0 || (beats[^1].Work, beats[^1].Rest) != (beat.Work, beat.Rest))
+            {
+                beats.Add(beat);
+            }
+        }
+
+        return beats;
+    }
+
+    /// <summary>Work said alone ("a minute each"), with the rest said elsewhere or not at all.</summary>
+    private static SaidBeat? Alone(Speech speech, List<Evidence> evidence)
+    {
+        foreach (Match match in WorkSeconds().Matches(speech.Text))
+        {
+            var at = speech.At(speech.TokenAt(match.Index));
+            var work = Length(match, "w");
+            if (at > speech.End.Value * SaidEarly)
+            {
+                return null;
+            }
+
+            if (work is >= ShortestWork and <= LongestWork)
+            {
+                Note(speech, match, evidence);
+                var rest = First(speech, RestSeconds(), evidence);
+                return new SaidBeat(at, work, rest > LongestRest ? null : rest);
+            }
+        }
+
+        return null;
+    }
+
+    private static CountRange? Twice(Speech speech, List<Evidence> evidence)
+    {
+        var match = TwiceSaid().Match(speech.Text);
+        return match.Success && Note(speech, match, evidence) ? CountRange.Of(2) : null;
     }
 
     /// <summary>Repetitions said within a stretch of tokens, such as the words of one bout.</summary>
@@ -81,6 +147,7 @@ public static partial class DoseReader
         return Length(match, "w");
     }
 
+    /// <summary>Seconds of a length group; its unit is in the group of the same name with a "u".</summary>
     private static double Length(Match match, string group)
     {
         var number = match.Groups[group];
@@ -90,29 +157,49 @@ public static partial class DoseReader
 
     private static CountRange? Counted(Speech speech, Regex regex, List<Evidence> evidence)
     {
-        var match = regex.Match(speech.Text);
-        if (!match.Success)
+        foreach (Match match in regex.Matches(speech.Text))
         {
-            return null;
+            if (Range(match) is { } range)
+            {
+                Note(speech, match, evidence);
+                return range;
+            }
         }
 
-        Note(speech, match, evidence);
-        return Range(match);
+        return null;
     }
 
     private static CountRange? Range(Match match)
     {
         var low = int.Parse(match.Groups["n"].Value, CultureInfo.InvariantCulture);
+        if (low == 1 && !match.Groups["m"].Success)
+        {
+            return null;
+        }
+
         var high = match.Groups["m"].Success ? int.Parse(match.Groups["m"].Value, CultureInfo.InvariantCulture) : low;
+
+        // "Ten twelve reps" is a range; "exercise six, twelve reps" are two numbers.
+        if (high != low && !match.Value.Contains(" to ", StringComparison.Ordinal) && !match.Value.Contains(" or ", StringComparison.Ordinal) && high - low is < 1 or > 5)
+        {
+            low = high;
+        }
+
         return low is < 1 or > 200 || high < low || high > 200 ? null : new CountRange(low, high);
     }
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b(?<w>\d{1,3}) ?((?<wu>seconds?|secs?|minutes?)( of)?( work(ing)?| on)?|on|of work|work)( and| then| with| followed by| a)* (?<r>\d{1,2}) ?(?<ru>seconds?|secs?|s|minutes?)?( of)? (off|rest|recovery|break|to rest|to recover)\b", Options)]
+    [GeneratedRegex(@"\b(?<w>\d{1,3}|a|1) ?(?<wu>seconds?|secs?|minutes?)?( (of )?(work(ing)?|effort|exercise|on)| of work)( time)?( and| then| with| followed by| to| a| an| by| just| only| about)* ((?<no>no|without) |(?<r>\d{1,3}|a|1) ?(?<ru>seconds?|secs?|minutes?)? ?(of |to )?)(off|rest|recover\w*|break|get your breath|catch your breath|change( over)?|switch|transition)\b", Options)]
     private static partial Regex OnOff();
 
-    [GeneratedRegex(@"\bwork(ing)? (for )?(?<w>\d{1,3}) ?(?<wu>seconds?|minutes?)|\b(?<w>\d{1,3}|a|1)? ?(?<wu>seconds?|secs?|minutes?) ?(of work|on\b|work(ing)?( time)?|per (exercise|move)|each( exercise| move)?|(for |on |of )each|for (every|all)|intervals?|a (move|exercise)|per (side|leg))", Options)]
+    [GeneratedRegex(@"\b(?<w>\d{1,3}|a|1) ?(?<wu>seconds?|secs?|minutes?)( long| each| per \w+| for each| for every| a move| holds?| intervals?| \w+ing)?( \w+| each \w+)? (with|and|then|followed by|plus)( a| an| just| only| about)* ((?<no>no) |(?<r>\d{1,3}|a|1) ?(?<ru>seconds?|secs?|minutes?) ?(of |to |for )?)(a )?(rest|off|recover\w*|break|change|transition|switch|move on|swap|get (ready|set|your breath|into)|between|in between|breather)\b", Options)]
+    private static partial Regex EachWithRest();
+
+    [GeneratedRegex(@"\b(work|working|hold|holding|go|going)( each \w+| every \w+)? for (?<w>\d{1,3}|a|1) ?(?<wu>seconds?|minutes?)( and| then| we| you)* (rest|resting|recover|off)( for)? (?<r>\d{1,3}|a|1)( (?<ru>seconds?|minutes?))?\b|\b(?<w>\d{2})( |/)(?<r>\d{2}) (intervals?|format|split|work to rest)\b|\brounds? of (?<w>\d{1,3}) ?(?<wu>seconds?|minutes?)( and| with| then)* (?<r>\d{1,3}|a|1) ?(?<ru>seconds?|minutes?) (off|rest|break)\b", Options)]
+    private static partial Regex WorkThenRest();
+
+    [GeneratedRegex(@"\bwork(ing)? (for )?(?<w>\d{1,3}) ?(?<wu>seconds?|minutes?)|\b(?<w>\d{1,3}|a|1)? ?(?<wu>seconds?|secs?|minutes?) ?(of work|on\b|work(ing)?( time)?|per (exercise|move|position)|each( exercise| move)?|(for |on |of )each|for (every|all)|intervals?|a (move|exercise)|on the clock)", Options)]
     private static partial Regex WorkSeconds();
 
     [GeneratedRegex(@"\brest(ing)? (for )?(?<w>\d{1,3})\b ?(?<wu>seconds?|minutes?)?|\b(?<w>\d{1,3}) ?(?<wu>seconds?|secs?|minutes?) ?(of |to )?(rest|off|recover(y)?|break|change( over)?|switch|swap|transition|get (to|into) the next|in between|between (each|exercises|moves|sets))", Options)]
@@ -121,16 +208,19 @@ public static partial class DoseReader
     [GeneratedRegex(@"\b(?<w>\d{1,3}|a|1)? ?(?<wu>seconds?|minutes?) ?(of )?(rest|break|off)? ?(in )?between (the )?(rounds?|sets|circuits?|blocks?)|\btake (a|1)? ?(?<w>)(?<wu>minute) (between|after each) round", Options)]
     private static partial Regex RoundRest();
 
-    [GeneratedRegex(@"\b(?<n>\d{1,2})( to | or |-)?(?<m>\d{1,2})? (total |full |more )?(rounds|times through|circuits|laps)\b|\bround \d of (?<n>\d)\b|\b(through|circuit|repeat(ed)?( it| this| that| them)?|do (it|this|that|them)( all)?) (?<n>\d)( to | or )?(?<m>\d)? times\b", Options)]
+    [GeneratedRegex(@"\b(?<n>\d{1,2})( to | or |-| )?(?<m>\d{1,2})? (total |full |more |complete |whole )?(rounds|times (through|round|around|over)|circuits|laps)\b(?! of \d+ minutes at)|\bround \d of (?<n>\d)\b|\b(through|circuit|repeat(ed|ing)?( it| this| that| them| everything| the whole thing)?|do (it|this|that|them|everything|the whole thing)( all)?|go through (it|this|that|them|these|each \w+|everything))( \w+)? (?<n>\d)( to | or )?(?<m>\d)? times\b", Options)]
     private static partial Regex Rounds();
 
-    [GeneratedRegex(@"\b(?<n>\d{1,2})( to | or )?(?<m>\d{1,2})? sets\b", Options)]
+    [GeneratedRegex(@"\b(twice (through|over|round|around)|(through|do|repeat|goes?|going|it all|thing|them|that|this|everything|circuit|each|all) twice|2 times|2 times through|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once))\b", Options)]
+    private static partial Regex TwiceSaid();
+
+    [GeneratedRegex(@"\b(?<n>\d{1,2})( to | or | )?(?<m>\d{1,2})? sets\b", Options)]
     private static partial Regex Sets();
 
-    [GeneratedRegex(@"\b(?<n>\d{1,2}) (different |great |simple |total )?(exercises|moves|movements|stations)\b", Options)]
+    [GeneratedRegex(@"\b(?<n>\d{1,2}) (different |great |simple |total |new |basic |key |core |standing |floor )?(exercises|moves|movements|stations|positions)\b", Options)]
     private static partial Regex MovesPerRound();
 
-    [GeneratedRegex(@"\b(?<n>\d{1,3})( to | or |-| )?(?<m>\d{1,3})? (reps?|repetitions?|of each|of (these|those|them)|on each|each (side|leg|way|arm)|per (side|leg|arm)|times each|on each side|a side)\b", Options)]
+    [GeneratedRegex(@"\b(?<n>\d{1,3})( to | or |-| )?(?<m>\d{1,3})? (reps?|repetitions?|of each|of (everything|every \w+)|on each|each (side|leg|way|arm)|per (side|leg|arm|exercise|move)|times each|on each side|a side)\b|\bsets of (?<n>\d{1,3})( to )?(?<m>\d{1,3})?\b", Options)]
     private static partial Regex Reps();
 
     [GeneratedRegex(@"\b(tabata|tabatas|20 (seconds )?on (and )?10 (seconds )?off|8 rounds of 20)\b", Options)]

@@ -24,16 +24,22 @@ internal static partial class StructureReader
             return [];
         }
 
-        Structure Make(StructureType type, bool measured, Seconds? on = null, Seconds? off = null) => new(
-            type, span, on, off, dose.Rounds, dose.Sets, dose.MovesPerRound,
+        Structure Make(StructureType type, bool measured, Span? of = null, Seconds? on = null, Seconds? off = null) => new(
+            type, of ?? span, on, off, dose.Rounds, dose.Sets, dose.MovesPerRound,
             dose.RoundRestSeconds is { } b ? new Seconds(b) : null, dose.Reps, measured, measured ? [] : [.. dose.Evidence]);
 
-        Seconds? Said(double? value) => value is { } v ? new Seconds(v) : null;
-
+        var held = Share(main, b => lexicon[b.MoveId].SecondsPerRep >= HoldFrom && !lexicon[b.MoveId].IsStretch);
         if (dose.Timed)
         {
-            var twentyTen = dose is { WorkSeconds: 20, RestSeconds: 10 };
-            return [Make(dose.Ladder ? StructureType.Ladder : twentyTen ? StructureType.Tabata : StructureType.Intervals, false, Said(dose.WorkSeconds), Said(dose.RestSeconds))];
+            return
+            [
+                .. Blocks(dose.Beats, span).Select(b => Make(
+                    held >= Mostly ? StructureType.Hold
+                    : dose.Ladder ? StructureType.Ladder
+                    : b.Beat is { Work: 20, Rest: 10 } ? StructureType.Tabata
+                    : StructureType.Intervals,
+                    false, b.Span, new Seconds(b.Beat.Work), b.Beat.Rest is { } rest ? new Seconds(rest) : null)),
+            ];
         }
 
         if (dose.Ladder)
@@ -46,30 +52,65 @@ internal static partial class StructureReader
             return [Make(StructureType.Supersets, false)];
         }
 
+        // Steps and barre work go by the count: phrases are built and repeated, nobody says how many of each.
+        var danced = Share(main, b => lexicon[b.MoveId] is { Pattern: "locomotion" or "kick" } or { Activity.Id: "barre" } or { Family: "barre and floor leg work", Positions: ["standing"] });
+        var counts = Counts().Count(speech.Text);
+        if (dose.Sets is null && ((danced >= Mostly && counts >= 3) || (danced >= 0.35 && dose.Reps is null && counts >= 6)))
+        {
+            return [Make(StructureType.Choreography, false)];
+        }
+
         if (dose.Reps is not null || dose.Sets is not null || main.Count(b => b.Reps is not null) * 2 > main.Count)
         {
             return [Make(StructureType.RepSets, false)];
-        }
-
-        if (Counts().Count(speech.Text) >= 4)
-        {
-            return [Make(StructureType.Choreography, false)];
         }
 
         // Nothing is said: a steady beat of bouts is intervals, measured.
         var lengths = main.Select(b => b.Span.Length.Value).Order().ToList();
         var median = lengths[lengths.Count / 2];
         var steady = lengths.Count(l => Math.Abs(l - median) <= 6);
+        if (held >= Mostly)
+        {
+            return [Make(StructureType.Hold, true)];
+        }
+
         if (main.Count >= 5 && steady * 3 >= lengths.Count * 2)
         {
             var gaps = main.Zip(main.Skip(1), (a, b) => (b.Span.Start - a.Span.End).Value).Order().ToList();
-            return [Make(StructureType.Intervals, true, new Seconds(Math.Round(median / 5) * 5), new Seconds(Math.Max(0, Math.Round(gaps[gaps.Count / 2] / 5) * 5)))];
+            return
+            [
+                Make(
+                    StructureType.Intervals, true, null, new Seconds(Math.Round(median / 5) * 5),
+                    new Seconds(Math.Max(0, Math.Round(gaps[gaps.Count / 2] / 5) * 5))),
+            ];
         }
 
-        var held = main.Where(b => lexicon[b.MoveId].SecondsPerRep >= 20).Sum(b => b.Span.Length.Value);
-        return [Make(held * 2 > lengths.Sum() ? StructureType.Hold : StructureType.Flow, true)];
+        return [Make(StructureType.Flow, true)];
     }
 
-    [GeneratedRegex(@"\b(5 6 7 8|8 counts?|counts? of 8|for 8\b|from the top|lead with|phrase|choreo\w*|on the beat)", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    /// <summary>Seconds a repetition from which a move is a hold.</summary>
+    private const double HoldFrom = 20;
+
+    /// <summary>Share of the work from which it has a character.</summary>
+    private const double Mostly = 0.5;
+
+    private static double Share(IReadOnlyList<Bout> bouts, Func<Bout, bool> which) =>
+        bouts.Where(which).Sum(b => b.Span.Length.Value) / bouts.Sum(b => b.Span.Length.Value);
+
+    /// <summary>Each said beat from where it is said, or from the start of the work, to where the next is said.</summary>
+    private static IEnumerable<(SaidBeat Beat, Span Span)> Blocks(IReadOnlyList<SaidBeat> beats, Span work)
+    {
+        for (var i = 0; i < beats.Count; i++)
+        {
+            var start = i == 0 ? work.Start.Value : Math.Max(work.Start.Value, beats[i].At);
+            var end = i + 1 < beats.Count ? Math.Min(work.End.Value, beats[i + 1].At) : work.End.Value;
+            if (end > start)
+            {
+                yield return (beats[i], Span.Of(Math.Round(start, 1), Math.Round(end, 1)));
+            }
+        }
+    }
+
+    [GeneratedRegex(@"\b(5 6 7 8|8 counts?|counts? of 8|for 8\b|from the top|lead with|phrase|choreo\w*|on the beat|2 3 4 5 6|7 8\b|8 7 6|4 3 2\b|2 3 4\b|and (up|down|out|in|lift|pulse|squeeze) (2 3|and (up|down|out|in|lift|pulse)))", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex Counts();
 }
