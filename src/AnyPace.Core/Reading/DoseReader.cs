@@ -67,56 +67,66 @@ public static partial class DoseReader
             sets?.High, moves is { High: >= 2 } ? moves?.High : null, roundRest, reps, tabata, supersets, ladder, beats, evidence);
     }
 
+    /// <summary>Every work length with the rest that is said soon after it.</summary>
     private static List<SaidBeat> Beats(Speech speech, List<Evidence> evidence)
     {
-        var found = new List<(int Index, int End, SaidBeat Beat)>();
-        foreach (var regex in new[] { OnOff(), EachWithRest(), WorkThenRest() })
-        {
-            foreach (Match match in regex.Matches(speech.Text))
-            {
-                var (work, rest) = (Length(match, "w"), match.Groups["no"].Success ? 0 : Length(match, "r"));
-                var taken = found.Any(f => match.Index < f.End && f.Index < match.Index + match.Length);
-                if (!taken && work is >= ShortestWork and <= LongestWork && rest <= LongestRest && rest <= 2 * work && (rest >= ShortestRest || match.Groups["no"].Success))
-                {
-                    found.Add((match.Index, match.Index + match.Length, new SaidBeat(speech.At(speech.TokenAt(match.Index)), work, rest)));
-                    Note(speech, match, evidence);
-                }
-            }
-        }
-
+        const int soon = 16;
+        var lengths = DurationFinder.Find(speech);
         var beats = new List<SaidBeat>();
-        foreach (var (_, _, beat) in found.OrderBy(f => f.Index))
+        void Add(int token, double work, double rest)
         {
-            if (beats.Count == 0 || (beats[^1].Work, beats[^1].Rest) != (beat.Work, beat.Rest))
+            if (work is < ShortestWork or > LongestWork || rest > LongestRest || rest > 2 * work)
             {
-                beats.Add(beat);
+                return;
+            }
+
+            evidence.Add(new Evidence(new Seconds(Math.Round(speech.At(token), 1)), speech.Around(token, 3, 10)));
+            if (beats.Count == 0 || (beats[^1].Work, beats[^1].Rest) != (work, rest))
+            {
+                beats.Add(new SaidBeat(speech.At(token), work, rest));
             }
         }
 
-        return beats;
+        for (var i = 0; i < lengths.Count; i++)
+        {
+            if (lengths[i].Kind != DurationKind.Work)
+            {
+                continue;
+            }
+
+            var (token, work, _) = lengths[i];
+            var rest = lengths.Skip(i + 1).TakeWhile(l => l.Token - token <= soon && l.Kind != DurationKind.Work).FirstOrDefault(l => l.Kind == DurationKind.Rest);
+            if (rest.Seconds >= ShortestRest)
+            {
+                Add(token, work, rest.Seconds);
+            }
+            else if (NoRest().IsMatch(speech.After(token, soon)))
+            {
+                Add(token, work, 0);
+            }
+        }
+
+        foreach (Match match in Split().Matches(speech.Text))
+        {
+            Add(speech.TokenAt(match.Index), double.Parse(match.Groups["w"].Value, CultureInfo.InvariantCulture), double.Parse(match.Groups["r"].Value, CultureInfo.InvariantCulture));
+        }
+
+        return [.. beats.OrderBy(b => b.At)];
     }
 
     /// <summary>Work said alone ("a minute each"), with the rest said elsewhere or not at all.</summary>
     private static SaidBeat? Alone(Speech speech, List<Evidence> evidence)
     {
-        foreach (Match match in WorkSeconds().Matches(speech.Text))
+        var lengths = DurationFinder.Find(speech);
+        var work = lengths.FirstOrDefault(l => l is { Kind: DurationKind.Work, Seconds: >= ShortestWork and <= LongestWork });
+        if (work.Seconds == 0 || speech.At(work.Token) > Math.Max(60, speech.End.Value * SaidEarly))
         {
-            var at = speech.At(speech.TokenAt(match.Index));
-            var work = Length(match, "w");
-            if (at > speech.End.Value * SaidEarly)
-            {
-                return null;
-            }
-
-            if (work is >= ShortestWork and <= LongestWork)
-            {
-                Note(speech, match, evidence);
-                var rest = First(speech, RestSeconds(), evidence);
-                return new SaidBeat(at, work, rest > LongestRest ? null : rest);
-            }
+            return null;
         }
 
-        return null;
+        evidence.Add(new Evidence(new Seconds(Math.Round(speech.At(work.Token), 1)), speech.Around(work.Token, 3, 10)));
+        var rest = lengths.FirstOrDefault(l => l is { Kind: DurationKind.Rest, Seconds: >= ShortestRest and <= LongestRest } && l.Seconds <= 2 * work.Seconds);
+        return new SaidBeat(speech.At(work.Token), work.Seconds, rest.Seconds == 0 ? null : rest.Seconds);
     }
 
     private static CountRange? Twice(Speech speech, List<Evidence> evidence)
@@ -190,28 +200,19 @@ public static partial class DoseReader
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b(?<w>\d{1,3}|a|1) ?(?<wu>seconds?|secs?|minutes?)?( (of )?(work(ing)?|effort|exercise|on)| of work)( time)?( and| then| with| followed by| to| a| an| by| just| only| about)* ((?<no>no|without) |(?<r>\d{1,3}|a|1) ?(?<ru>seconds?|secs?|minutes?)? ?(of |to )?)(off|rest|recover\w*|break|get your breath|catch your breath|change( over)?|switch|transition)\b", Options)]
-    private static partial Regex OnOff();
+    [GeneratedRegex(@"\b(?<w>\d{2}) ?(/|by|and )?(?<r>\d{2}) (split|format|intervals?|work to rest|style|protocol)\b", Options)]
+    private static partial Regex Split();
 
-    [GeneratedRegex(@"\b(?<w>\d{1,3}|a|1) ?(?<wu>seconds?|secs?|minutes?)( long| each| per \w+| for each| for every| a move| holds?| intervals?| \w+ing)?( \w+| each \w+)? (with|and|then|followed by|plus)( a| an| just| only| about)* ((?<no>no) |(?<r>\d{1,3}|a|1) ?(?<ru>seconds?|secs?|minutes?) ?(of |to |for )?)(a )?(rest|off|recover\w*|break|change|transition|switch|move on|swap|get (ready|set|your breath|into)|between|in between|breather)\b", Options)]
-    private static partial Regex EachWithRest();
-
-    [GeneratedRegex(@"\b(work|working|hold|holding|go|going)( each \w+| every \w+)? for (?<w>\d{1,3}|a|1) ?(?<wu>seconds?|minutes?)( and| then| we| you)* (rest|resting|recover|off)( for)? (?<r>\d{1,3}|a|1)( (?<ru>seconds?|minutes?))?\b|\b(?<w>\d{2})( |/)(?<r>\d{2}) (intervals?|format|split|work to rest)\b|\brounds? of (?<w>\d{1,3}) ?(?<wu>seconds?|minutes?)( and| with| then)* (?<r>\d{1,3}|a|1) ?(?<ru>seconds?|minutes?) (off|rest|break)\b", Options)]
-    private static partial Regex WorkThenRest();
-
-    [GeneratedRegex(@"\bwork(ing)? (for )?(?<w>\d{1,3}) ?(?<wu>seconds?|minutes?)|\b(?<w>\d{1,3}|a|1)? ?(?<wu>seconds?|secs?|minutes?) ?(of work|on\b|work(ing)?( time)?|per (exercise|move|position)|each( exercise| move)?|(for |on |of )each|for (every|all)|intervals?|a (move|exercise)|on the clock)", Options)]
-    private static partial Regex WorkSeconds();
-
-    [GeneratedRegex(@"\brest(ing)? (for )?(?<w>\d{1,3})\b ?(?<wu>seconds?|minutes?)?|\b(?<w>\d{1,3}) ?(?<wu>seconds?|secs?|minutes?) ?(of |to )?(rest|off|recover(y)?|break|change( over)?|switch|swap|transition|get (to|into) the next|in between|between (each|exercises|moves|sets))", Options)]
-    private static partial Regex RestSeconds();
+    [GeneratedRegex(@"\b(no|without|zero|0|any) (rest|break|breaks|rests|stopping|recovery)\b", Options)]
+    private static partial Regex NoRest();
 
     [GeneratedRegex(@"\b(?<w>\d{1,3}|a|1)? ?(?<wu>seconds?|minutes?) ?(of )?(rest|break|off)? ?(in )?between (the )?(rounds?|sets|circuits?|blocks?)|\btake (a|1)? ?(?<w>)(?<wu>minute) (between|after each) round", Options)]
     private static partial Regex RoundRest();
 
-    [GeneratedRegex(@"\b(?<n>\d{1,2})( to | or |-| )?(?<m>\d{1,2})? (total |full |more |complete |whole )?(rounds|times (through|round|around|over)|circuits|laps)\b(?! of \d+ minutes at)|\bround \d of (?<n>\d)\b|\b(through|circuit|repeat(ed|ing)?( it| this| that| them| everything| the whole thing)?|do (it|this|that|them|everything|the whole thing)( all)?|go through (it|this|that|them|these|each \w+|everything))( \w+)? (?<n>\d)( to | or )?(?<m>\d)? times\b", Options)]
+    [GeneratedRegex(@"\b(?<n>\d{1,2})( to | or |-| )?(?<m>\d{1,2})? (total |full |more |complete |whole )?(rounds|times (through|round|around|over)|circuits|laps)\b(?! of \d+ minutes at)|\bround \d of (?<n>\d)\b|\b(through|circuit|repeat(ed|ing)?( it| this| that| them| everything| the whole thing)?|do (it|this|that|them|everything|the whole thing)( all)?|(go|going) (a?round|through)( (it|this|that|them|these|each \w+|everything|the whole \w+))?|(do|perform|complete|repeat) each \w+)( \w+)? (?<n>\d)( to | or )?(?<m>\d)? times\b", Options)]
     private static partial Regex Rounds();
 
-    [GeneratedRegex(@"\b(twice (through|over|round|around)|(through|do|repeat|goes?|going|it all|thing|them|that|this|everything|circuit|each|all) twice|2 times|2 times through|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once))\b", Options)]
+    [GeneratedRegex(@"\b(twice (through|over|round|around)|(through|do|repeat|goes?|going|it all|thing|them|that|this|it|everything|circuit|each|all|moves|exercises) twice|2 times|2 times through|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once))\b", Options)]
     private static partial Regex TwiceSaid();
 
     [GeneratedRegex(@"\b(?<n>\d{1,2})( to | or | )?(?<m>\d{1,2})? sets\b", Options)]

@@ -12,7 +12,7 @@ public static class MentionFinder
     private const double ShortFormWeight = 0.75;
 
     /// <summary>Seconds before the first start in which a named move is announced rather than listed.</summary>
-    private const double FirstAnnouncement = 10;
+    private const double FirstAnnouncement = 15;
 
     /// <summary>Everyday words make weak names; they count this much unless their surroundings agree.</summary>
     private const double WeakWeight = 0.3;
@@ -68,7 +68,7 @@ public static class MentionFinder
             var several = hit.Weak && length == 1 && speech.Tokens[token].Text is [.., not 's', 's'];
             var weak = (hit.Weak && !several) || RoleReader.IsVerb(speech, token, length);
             var move = OneLimb(speech, lexicon, Here(lexicon, hit.Move, position.At(token)), token, length);
-            var fuller = hit.Words == 1 || !move.Parts.IsEmpty ? EarlierOf(mentions, move, weak, at) : null;
+            var fuller = hit.Words == 1 || !move.Parts.IsEmpty ? EarlierOf(mentions, move, weak || several, at) : null;
             var verb = !hit.Weak && weak;
             var weight = verb ? VerbWeight : fuller is not null && weak ? ShortFormWeight : weak ? role == Role.Announced ? WeakAnnounced : WeakWeight : hit.Words > 1 ? 1 : several ? ShortFormWeight : 0.85;
             mentions.Add(new Mention(fuller ?? move, token, length, at, at, role, weak && fuller is null, Base(role) * weight));

@@ -20,6 +20,12 @@ public static class Tokenizer
     /// <summary>Where half of the cues are at least this long, in seconds, the machine cut the speech by the clock, and words may be anywhere in a cue.</summary>
     private const double CutByClock = 20;
 
+    /// <summary>A cue of a whole stretch of speech has at least this many words.</summary>
+    private const int FullCue = 12;
+
+    /// <summary>Fewer cues say nothing about how they were cut.</summary>
+    private const int LeastCues = 8;
+
     /// <summary>
     /// In such a cue words are placed over this share of it: a move is set up before it is named, so its name comes late, and the cue's start is
     /// the only certain time.
@@ -71,7 +77,8 @@ public static class Tokenizer
         var tokens = new List<Token>();
         var tensOpen = false;
         var lengths = cues.Select(c => (c.End!.Value - c.Start).Value).Order().ToList();
-        var byClock = lengths.Count > 3 && lengths[lengths.Count / 2] >= CutByClock;
+        var spoken = cues.Select(c => c.Text.Split(Separators, StringSplitOptions.RemoveEmptyEntries).Length).Order().ToList();
+        var byClock = lengths.Count >= LeastCues && spoken[spoken.Count / 2] >= FullCue && lengths[lengths.Count / 2] >= CutByClock;
         for (var c = 0; c < cues.Count; c++)
         {
             var cue = cues[c];

@@ -9,7 +9,7 @@ public sealed class RoleTests
     {
         // The class has begun, so that nothing counts as an opening list.
         var speech = new Speech(Make.Captions("[0:00] let's get started here we go", $"[1:00] {sentence}", "[1:20] keep going").Cues);
-        return MentionFinder.Find(speech, Make.Lexicon, MarkFinder.Find(speech)).First(m => m.Move.Id == move && m.At > 50).Role;
+        return MentionFinder.Find(speech, Make.Lexicon, MarkFinder.Find(speech), DoseReader.Read(speech)).First(m => m.Move.Id == move && m.At > 50).Role;
     }
 
     [Theory]
@@ -34,7 +34,7 @@ public sealed class RoleTests
     public void Negated(string sentence, string move) => Assert.Equal(Role.Negated, RoleOf(sentence, move));
 
     [Theory]
-    [InlineData("it looks like a jumping jack in a plank", "jumping-jack")]
+    [InlineData("it looks like a jumping jack but slower", "jumping-jack")]
     [InlineData("similar to a push-up", "push-up")]
     public void Compared(string sentence, string move) => Assert.Equal(Role.Compared, RoleOf(sentence, move));
 
@@ -59,7 +59,7 @@ public sealed class RoleTests
     public void The_correction_is_what_is_done()
     {
         var speech = new Speech(Make.Captions("[0:00] let's get started here we go", "[1:00] squats sorry I mean reverse lunges go").Cues);
-        var mentions = MentionFinder.Find(speech, Make.Lexicon, MarkFinder.Find(speech));
+        var mentions = MentionFinder.Find(speech, Make.Lexicon, MarkFinder.Find(speech), DoseReader.Read(speech));
         Assert.Equal("reverse-lunge", mentions.MaxBy(m => m.Weight)!.Move.Id);
     }
 
@@ -68,7 +68,7 @@ public sealed class RoleTests
     {
         var speech = new Speech(Make.Captions(
             "[0:00] hello and welcome today there will be squats lunges push-ups and a plank all of it with a smile", "[0:20] let's get started with marching on the spot", "[1:00] keep marching", "[2:00] and rest").Cues);
-        var mentions = MentionFinder.Find(speech, Make.Lexicon, MarkFinder.Find(speech));
+        var mentions = MentionFinder.Find(speech, Make.Lexicon, MarkFinder.Find(speech), DoseReader.Read(speech));
         Assert.All(mentions.Where(m => m.At < 18), m => Assert.True(m.Weight < 0.3));
         Assert.Contains(mentions, m => m.Move.Id == "march" && m.Weight > 0.3);
     }

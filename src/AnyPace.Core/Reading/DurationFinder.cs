@@ -1,0 +1,151 @@
+namespace AnyPace.Core.Reading;
+
+/// <summary>What a said length of time is for.</summary>
+internal enum DurationKind
+{
+    Other,
+    Work,
+    Rest,
+}
+
+/// <param name="Token">The number's token.</param>
+internal readonly record struct Duration(int Token, double Seconds, DurationKind Kind);
+
+/// <summary>Finds said lengths of time and decides, from the words on both sides, whether each is work, rest or something else.</summary>
+internal static class DurationFinder
+{
+    private static readonly HashSet<string> WorkAfter =
+        ["on", "work", "working", "effort", "each", "per", "every", "interval", "intervals", "hold", "holds", "exercise", "rounds"];
+
+    private static readonly HashSet<string> WorkBefore =
+        ["work", "working", "works", "exercise", "exercises", "move", "moves", "movement", "each", "every", "hold", "holding", "interval", "intervals", "timer", "going", "go", "lasts", "round", "rounds", "station", "everything", "clock"];
+
+    private static readonly HashSet<string> RestAfter =
+        ["rest", "off", "recovery", "recover", "break", "breather", "transition", "transitions", "change", "switch", "swap", "between", "breath", "changeover", "pause"];
+
+    private static readonly HashSet<string> RestBefore = ["rest", "resting", "break", "recovery", "recover", "transition", "pause"];
+
+    /// <summary>Words that make a length a count of the moment or a whole class: "ten seconds left", "twenty minute workout".</summary>
+    private static readonly HashSet<string> OtherAfter =
+        ["left", "remaining", "more", "workout", "class", "session", "routine", "gone", "in", "ago", "training", "video", "practice", "away", "later", "cardio", "hiit", "of", "down", "core", "pilates", "yoga", "barre", "flow", "stretch", "full", "total", "long", "low", "beginner", "abs", "strength", "ab"];
+
+    private static readonly HashSet<string> ClauseStarts = ["and", "then", "we", "we're", "we'll", "you", "you're", "you'll", "with", "followed", "the", "i", "so"];
+
+    private const int Near = 4;
+    private const int FarBefore = 7;
+
+    public static IReadOnlyList<Duration> Find(Speech speech)
+    {
+        var found = new List<Duration>();
+        var tokens = speech.Tokens;
+        for (var i = 0; i < tokens.Count; i++)
+        {
+            var one = tokens[i].Text is "a" or "an" or "1";
+            if (tokens[i].Number is null && !one)
+            {
+                continue;
+            }
+
+            var unit = i + 1 < tokens.Count ? tokens[i + 1].Text : "";
+            var factor = unit is "second" or "seconds" or "sec" or "secs" ? 1 : unit is "minute" or "minutes" or "min" or "mins" ? 60 : 0;
+            var number = tokens[i].Number ?? 1;
+            if (factor > 0)
+            {
+                found.Add(new Duration(i, number * factor, KindOf(tokens, i, i + 2)));
+            }
+            else if (tokens[i].Number is >= 5 and <= 120 && Bare(tokens, i) is { } kind)
+            {
+                found.Add(new Duration(i, number, kind));
+            }
+        }
+
+        return found;
+    }
+
+    /// <summary>A number without a unit counts next to "on" or "off", or after "work for", "rest for".</summary>
+    private static DurationKind? Bare(IReadOnlyList<Token> tokens, int i)
+    {
+        var next = i + 1 < tokens.Count ? tokens[i + 1].Text : "";
+        var (before, before2) = (i > 0 ? tokens[i - 1].Text : "", i > 1 ? tokens[i - 2].Text : "");
+        return (next, before, before2) switch
+        {
+            ("off", _, _) => DurationKind.Rest,
+            ("rest" or "recovery", not "to", _) => DurationKind.Rest,
+            (_, "for", "rest" or "resting") => DurationKind.Rest,
+            ("on" or "work", _, _) when Follows(tokens, i + 2) => DurationKind.Work,
+            (_, "for", "work" or "working" or "go") => DurationKind.Work,
+            _ => null,
+        };
+    }
+
+    /// <summary>"Thirty on" is work only where a number for the rest follows; "twelve on each side" is not.</summary>
+    private static bool Follows(IReadOnlyList<Token> tokens, int from)
+    {
+        for (var t = from; t < Math.Min(tokens.Count, from + 5); t++)
+        {
+            if (tokens[t].Number is not null)
+            {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private static DurationKind KindOf(IReadOnlyList<Token> tokens, int token, int after)
+    {
+        for (var t = after; t < Math.Min(tokens.Count, after + Near); t++)
+        {
+            var word = tokens[t].Text;
+            // Another number, or the start of the next thing said.
+            if (tokens[t].Number is not null || ClauseStarts.Contains(word))
+            {
+                break;
+            }
+
+            if (RestAfter.Contains(word))
+            {
+                return DurationKind.Rest;
+            }
+
+            if (WorkAfter.Contains(word))
+            {
+                // "Ten seconds on each side", "thirty seconds each side": a hold of one move.
+                return t + 1 < tokens.Count && (word is "each" or "per" or "on" or "every") && tokens[Math.Min(tokens.Count - 1, t + (word == "on" ? 2 : 1))].Text is "side" or "leg" or "arm" or "sides"
+                    ? DurationKind.Other
+                    : DurationKind.Work;
+            }
+
+            if (OtherAfter.Contains(word) && !(word is "of" or "long" or "in"))
+            {
+                return DurationKind.Other;
+            }
+        }
+
+        if (after + 2 < tokens.Count && tokens[after].Text == "to" && tokens[after + 1].Text is "go")
+        {
+            return DurationKind.Other;
+        }
+
+        for (var t = token - 1; t >= Math.Max(0, token - FarBefore) && !tokens[t].Stops; t--)
+        {
+            var word = tokens[t].Text;
+            if (tokens[t].Number is not null && word != "1" && token - t > 1)
+            {
+                break;
+            }
+
+            if (RestBefore.Contains(word) && token - t <= 5)
+            {
+                return DurationKind.Rest;
+            }
+
+            if (WorkBefore.Contains(word))
+            {
+                return DurationKind.Work;
+            }
+        }
+
+        return after < tokens.Count && tokens[after].Text is "each" ? DurationKind.Work : DurationKind.Other;
+    }
+}
