@@ -26,7 +26,6 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
         var segments = NameSettler.Settle(BoutSegmenter.Segments(speech, marks, mentions, dose));
         var bouts = BoutBuilder.Build(speech, marks, segments, dose);
         var phases = PhaseFinder.Find(speech, marks, bouts, lexicon);
-        var firstBout = bouts.IsEmpty ? 0 : bouts[0].Span.Start.Value;
         return new Timeline(
             speech.End,
             KindOf(speech, marks, bouts, dose),
@@ -35,7 +34,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
             phases,
             bouts,
             StructureReader.Read(speech, dose, phases, bouts, lexicon),
-            KitReader.Read(speech, firstBout),
+            KitReader.Read(speech, bouts, lexicon),
             FactReader.Options(speech, mentions, bouts),
             FactReader.Cautions(speech),
             FactReader.Claims(speech),

@@ -209,7 +209,7 @@ public static partial class DoseReader
     [GeneratedRegex(@"\b(?<w>\d{1,3}|a|1)? ?(?<wu>seconds?|minutes?) ?(of )?(rest|break|off)? ?(in )?between (the )?(rounds?|sets|circuits?|blocks?)|\btake (a|1)? ?(?<w>)(?<wu>minute) (between|after each) round", Options)]
     private static partial Regex RoundRest();
 
-    [GeneratedRegex(@"\b(?<n>\d{1,2})( to | or |-| )?(?<m>\d{1,2})? (total |full |more |complete |whole )?(rounds|times (through|round|around|over)|circuits|laps)\b(?! of \d+ minutes at)|\bround \d of (?<n>\d)\b|\b(through|circuit|repeat(ed|ing)?( it| this| that| them| everything| the whole thing)?|do (it|this|that|them|everything|the whole thing)( all)?|(go|going) (a?round|through)( (it|this|that|them|these|each \w+|everything|the whole \w+))?|(do|perform|complete|repeat) each \w+)( \w+)? (?<n>\d)( to | or )?(?<m>\d)? times\b", Options)]
+    [GeneratedRegex(@"\b(?<n>\d{1,2})( to | or |-| )?(?<m>\d{1,2})? (total |full |more |complete |whole )?(rounds|times (through|round|around|over)|circuits|laps)\b(?! of \d+ minutes at)|\bround \d of (?<n>\d)\b|\b(through|circuit|repeat(ed|ing)?( it| this| that| them| everything| the whole thing)?|do (it|this|that|them|everything|the whole thing)( all)?|(go|going) (a?round|through)( (it|this|that|them|these|each \w+|everything|the whole \w+))?|(do|perform|complete|repeat) each \w+)( [\w']+)? (?<n>\d)( to | or )?(?<m>\d)? times\b", Options)]
     private static partial Regex Rounds();
 
     [GeneratedRegex(@"\b(twice (through|over|round|around)|(through|do|repeat|goes?|going|it all|thing|them|that|this|it|everything|circuit|each|all|moves|exercises) twice|2 times|2 times through|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once))\b", Options)]

@@ -177,61 +177,61 @@ internal static partial class FactReader
     [GeneratedRegex(@"\b((any|feel|feeling|sharp|no|if it) (pain|hurts?)|listen to your (body|bodies)|if (it|this|anything) hurts|sore (back|knees?|neck|shoulders?))\b", Plain)]
     private static partial Regex Pain();
 
-    [GeneratedRegex(@"\b((don't let|careful|watch|protect|mind|look after|avoid|make sure|keep|keeping)( \w+){0,4} knees?( \w+){0,5} (behind|over|past|cav\w*|collaps\w*|in line|inwards?|in|toes|lock\w*)|knees?( \w+){0,3} (don't|not|never)( \w+){0,3} (past|over|beyond|in|inwards?|collapse|cave)|(bad|sore|dodgy|sensitive) knees?|lock (out )?(your|the) knees?|protect (your|the|those) knees?)\b", Plain)]
+    [GeneratedRegex(@"\b((don't let|careful|watch|protect|mind|look after|avoid|make sure|keep|keeping)( [\w']+){0,4} knees?( [\w']+){0,5} (behind|over|past|cav\w*|collaps\w*|in line|inwards?|in|toes|lock\w*)|knees?( [\w']+){0,3} (don't|not|never)( [\w']+){0,3} (past|over|beyond|in|inwards?|collapse|cave)|(bad|sore|dodgy|sensitive) knees?|lock (out )?(your|the) knees?|protect (your|the|those) knees?)\b", Plain)]
     private static partial Regex Knees();
 
-    [GeneratedRegex(@"\b((don't|avoid|not|no|without|careful|watch|protect|look after|stop|prevent)( \w+){0,5} (lower |your |the )?back\b( \w+){0,2}|(bad|sore|dodgy) (lower )?backs?|lower back (glued|pressed|flat|into|pushed|down|on|stays?)|(don't|avoid|no) arch\w*|don't round)\b", Plain)]
+    [GeneratedRegex(@"\b((don't|avoid|not|no|without|careful|watch|protect|look after|stop|prevent)( [\w']+){0,5} (lower |your |the )?back\b( [\w']+){0,2}|(bad|sore|dodgy) (lower )?backs?|lower back (glued|pressed|flat|into|pushed|down|on|stays?)|(don't|avoid|no) arch\w*|don't round)\b", Plain)]
     private static partial Regex LowerBack();
 
-    [GeneratedRegex(@"\b((don't|avoid|not|careful|protect|no)( \w+){0,4} (neck|chin)|(strain|pull|tension|pressure)\w*( \w+){0,3} neck)\b", Plain)]
+    [GeneratedRegex(@"\b((don't|avoid|not|careful|protect|no)( [\w']+){0,4} (neck|chin)|(strain|pull|tension|pressure)\w*( [\w']+){0,3} neck)\b", Plain)]
     private static partial Regex Neck();
 
-    [GeneratedRegex(@"\b((don't|avoid|careful|protect)( \w+){0,4} shoulders?( \w+){0,3} (ears?|shrug|hurt|pain)|(bad|sore|dodgy) shoulders?)\b", Plain)]
+    [GeneratedRegex(@"\b((don't|avoid|careful|protect)( [\w']+){0,4} shoulders?( [\w']+){0,3} (ears?|shrug|hurt|pain)|(bad|sore|dodgy) shoulders?)\b", Plain)]
     private static partial Regex Shoulders();
 
-    [GeneratedRegex(@"\b((bad|sore|dodgy|weak|hurt(s|ing)?|protect|careful)( \w+){0,3} wrists?|wrists? (hurts?|issues?|problems?|pain))\b", Plain)]
+    [GeneratedRegex(@"\b((bad|sore|dodgy|weak|hurt(s|ing)?|protect|careful)( [\w']+){0,3} wrists?|wrists? (hurts?|issues?|problems?|pain))\b", Plain)]
     private static partial Regex Wrists();
 
-    [GeneratedRegex(@"\b(don't (forget to |hold your )breath?e?|(remember|don't forget|make sure)( \w+){0,3} (to )?breathe?|keep breathing)\b", Plain)]
+    [GeneratedRegex(@"\b(don't (forget to |hold your )breath?e?|(remember|don't forget|make sure)( [\w']+){0,3} (to )?breathe?|keep breathing)\b", Plain)]
     private static partial Regex Breathing();
 
-    [GeneratedRegex(@"\b((lose|losing|keep|struggle|trouble|help)( \w+){0,4} balance|find a (spot|point)|hold on(to)?( to)? (a|the|something)( \w+){0,2} (for )?(balance|support|chair|wall|sturdy|stable)|for balance)\b", Plain)]
+    [GeneratedRegex(@"\b((lose|losing|keep|struggle|trouble|help)( [\w']+){0,4} balance|find a (spot|point)|hold on(to)?( to)? (a|the|something)( [\w']+){0,2} (for )?(balance|support|chair|wall|sturdy|stable)|for balance)\b", Plain)]
     private static partial Regex Balance();
 
-    [GeneratedRegex(@"\b(bare ?foot|(wear|put on|need|supportive|good|grab)( \w+){0,3} (shoes|trainers|sneakers))\b", Plain)]
+    [GeneratedRegex(@"\b(bare ?foot|(wear|put on|need|supportive|good|grab)( [\w']+){0,3} (shoes|trainers|sneakers))\b", Plain)]
     private static partial Regex Footwear();
 
-    [GeneratedRegex(@"\b((clear|enough|plenty of|some|make sure|little|bit of) (\w+ ){0,4}(space|room)\b(?! temperature)|chair (is )?(stable|sturdy|secure|against)|(sturdy|stable) chair|non ?slip)\b", Plain)]
+    [GeneratedRegex(@"\b((clear|enough|plenty of|some|make sure|little|bit of) ([\w']+ ){0,4}(space|room)\b(?! temperature)|chair (is )?(stable|sturdy|secure|against)|(sturdy|stable) chair|non ?slip)\b", Plain)]
     private static partial Regex Space();
 
-    [GeneratedRegex(@"\b((don't|do not) go too heavy|(choose|pick|use) (a |your )?(lighter|weight)( \w+){0,5}|go lighter|too heavy|lighter weights? if)\b", Plain)]
+    [GeneratedRegex(@"\b((don't|do not) go too heavy|(choose|pick|use) (a |your )?(lighter|weight)( [\w']+){0,5}|go lighter|too heavy|lighter weights? if)\b", Plain)]
     private static partial Regex LoadCare();
 
-    [GeneratedRegex(@"\b((make sure|please|you should|ensure)( \w+){0,5} warm(ed)? ?up|don't skip( \w+){0,3} warm ?up|(do|done) (a|your) warm ?up (first|before))\b", Plain)]
+    [GeneratedRegex(@"\b((make sure|please|you should|ensure)( [\w']+){0,5} warm(ed)? ?up|don't skip( [\w']+){0,3} warm ?up|(do|done) (a|your) warm ?up (first|before))\b", Plain)]
     private static partial Regex WarmUpCare();
 
-    [GeneratedRegex(@"\b((burn\w*|torch\w*|blast\w*)( \w+){0,4} calories|calorie burn\w*|(?<n>\d{2,4}) calories|calories)\b", Plain)]
+    [GeneratedRegex(@"\b((burn\w*|torch\w*|blast\w*)( [\w']+){0,4} calories|calorie burn\w*|(?<n>\d{2,4}) calories|calories)\b", Plain)]
     private static partial Regex Calories();
 
-    [GeneratedRegex(@"\b((lose|drop|shed|losing|dropping|shedding)( \w+){0,3} (weight|pounds|kilos|inches|fat)|weight loss|slim(ming)? down)\b", Plain)]
+    [GeneratedRegex(@"\b((lose|drop|shed|losing|dropping|shedding)( [\w']+){0,3} (weight|pounds|kilos|inches|fat)|weight loss|slim(ming)? down)\b", Plain)]
     private static partial Regex WeightLoss();
 
-    [GeneratedRegex(@"\b((burn|melt|torch|blast|shred|incinerat)\w*( \w+){0,4} fat|fat[ -]?(burn|melt|blast|torch)\w*|fat loss)\b", Plain)]
+    [GeneratedRegex(@"\b((burn|melt|torch|blast|shred|incinerat)\w*( [\w']+){0,4} fat|fat[ -]?(burn|melt|blast|torch)\w*|fat loss)\b", Plain)]
     private static partial Regex FatBurning();
 
-    [GeneratedRegex(@"\b((belly|arm|back|thigh|tummy|stomach|bra|hip) (fat|bulge|rolls?)|love handles|(slim|shrink|smaller|flat\w*|sculpt|trim|cinch|tone up|toning)( \w+){0,3} (waist|belly|tummy|stomach|thighs)|(flat|flatter) (tummy|belly|stomach|abs))\b", Plain)]
+    [GeneratedRegex(@"\b((belly|arm|back|thigh|tummy|stomach|bra|hip) (fat|bulge|rolls?)|love handles|(slim|shrink|smaller|flat\w*|sculpt|trim|cinch|tone up|toning)( [\w']+){0,3} (waist|belly|tummy|stomach|thighs)|(flat|flatter) (tummy|belly|stomach|abs))\b", Plain)]
     private static partial Regex SpotReduction();
 
-    [GeneratedRegex(@"\b((cure|heal|fix|reliev|treat|get rid of|prevent|eliminat|eas)\w*( \w+){0,4} (pain|aches?|arthritis|diabetes|anxiety|depression|injur(y|ies)|sciatica|osteoporosis|posture)|boost\w* (your |the )?(immune|metabolism|immunity)|(lower|reduc|improv)\w* (your )?(blood pressure|cholesterol|blood sugar|bone density|risk)|good for your (heart|joints|bones|mental health|digestion))\b", Plain)]
+    [GeneratedRegex(@"\b((cure|heal|fix|reliev|treat|get rid of|prevent|eliminat|eas)\w*( [\w']+){0,4} (pain|aches?|arthritis|diabetes|anxiety|depression|injur(y|ies)|sciatica|osteoporosis|posture)|boost\w* (your |the )?(immune|metabolism|immunity)|(lower|reduc|improv)\w* (your )?(blood pressure|cholesterol|blood sugar|bone density|risk)|good for your (heart|joints|bones|mental health|digestion))\b", Plain)]
     private static partial Regex MedicalBenefit();
 
-    [GeneratedRegex(@"\b((see|guarantee\w*|notice|get you|seeing|amazing|real|fast|quick)( \w+){0,2} results|(six|6) pack|transform\w*( \w+){0,2} (body|physique)|(get|give you|build)( \w+){0,3} (toned|ripped|shredded|lean|dream|strong and lean|bigger|rounder|perkier)( \w+){0,2}|in (just |only )?\d+ (days|weeks)( \w+){0,2} (you'll|you will|see|results))\b", Plain)]
+    [GeneratedRegex(@"\b((see|guarantee\w*|notice|get you|seeing|amazing|real|fast|quick)( [\w']+){0,2} results|(six|6) pack|transform\w*( [\w']+){0,2} (body|physique)|(get|give you|build)( [\w']+){0,3} (toned|ripped|shredded|lean|dream|strong and lean|bigger|rounder|perkier)( [\w']+){0,2}|in (just |only )?\d+ (days|weeks)( [\w']+){0,2} (you'll|you will|see|results))\b", Plain)]
     private static partial Regex ResultPromise();
 
-    [GeneratedRegex(@"\b(bingo wings?|muffin tops?|flab\w*|fat (arms|legs|thighs|ass|bum)|(earn|deserve|work off|burn off|burning off)( \w+){0,3} (cake|dinner|pizza|chocolate|breakfast|food|weekend|dessert|christmas|meal|treats?)|(beach|bikini|summer) (body|ready)|thunder thighs|jiggl\w+|mum tum|mom pooch|cellulite)\b", Plain)]
+    [GeneratedRegex(@"\b(bingo wings?|muffin tops?|flab\w*|fat (arms|legs|thighs|ass|bum)|(earn|deserve|work off|burn off|burning off)( [\w']+){0,3} (cake|dinner|pizza|chocolate|breakfast|food|weekend|dessert|christmas|meal|treats?)|(beach|bikini|summer) (body|ready)|thunder thighs|jiggl\w+|mum tum|mom pooch|cellulite)\b", Plain)]
     private static partial Regex BodyShaming();
 
-    [GeneratedRegex(@"\b(subscri\w+|(hit|smash|click|press|tap|give)( \w+){0,4} (like|bell|thumbs up|notification\w*)( button)?|like button|my (channel|app|website|program(me)?s?|book|e ?book|newsletter|store|shop|membership|other (videos|workouts|classes))|link (is )?(in|down|below)|links? (below|down)|download (the|my)|notification bell|playlists?|sign up (to|for|at|on)|check out (my|our|the|some of)|on (my|our|the) channel|(this|the|our) channel|description (box|below)|meal plan|free trial)\b", Plain)]
+    [GeneratedRegex(@"\b(subscri\w+|(hit|smash|click|press|tap|give)( [\w']+){0,4} (like|bell|thumbs up|notification\w*)( button)?|like button|my (channel|app|website|program(me)?s?|book|e ?book|newsletter|store|shop|membership|other (videos|workouts|classes))|link (is )?(in|down|below)|links? (below|down)|download (the|my)|notification bell|playlists?|sign up (to|for|at|on)|check out (my|our|the|some of)|on (my|our|the) channel|(this|the|our) channel|description (box|below)|meal plan|free trial)\b", Plain)]
     private static partial Regex SelfPromotion();
 
     [GeneratedRegex(@"\b(my (page|socials|stories|handle|feed)|dm me|tag me|follow (me|us)|hash ?tag|(in|leave|down) (the |a |me a )?comments?( below| section)?|comment (below|down)|let me know (in|down|below)|social media)\b", Plain)]
@@ -246,10 +246,10 @@ internal static partial class FactReader
     [GeneratedRegex(@"\b(shout ?outs? (to|goes)|(my|our) (husband|wife|friend|boyfriend|girlfriend|partner|mum|mom|sister|brother|daughter|son|producer|cameraman|camera (man|guy|crew)|team mate)|behind the camera)\b", Plain)]
     private static partial Regex OtherPerson();
 
-    [GeneratedRegex(@"\b((my|the|a|that|our) (dogs?|cats?|puppy|kitten|neighbou?rs?|builders?|postman|doorbell|phone|kettle|kids?|children|baby|delivery)( \w+)?|weather|raining|so hot (today|in here)|sunny|birthday|(on|went on|my|the) holidays?|for (breakfast|lunch|dinner)|cup of (tea|coffee)|coffee|football (match|game)|traffic|speaking of which|funny story|construction)\b", Plain)]
+    [GeneratedRegex(@"\b((my|the|a|that|our) (dogs?|cats?|puppy|kitten|neighbou?rs?|builders?|postman|doorbell|phone|kettle|kids?|children|baby|delivery)( [\w']+)?|weather|raining|so hot (today|in here)|sunny|birthday|(on|went on|my|the) holidays?|for (breakfast|lunch|dinner)|cup of (tea|coffee)|coffee|football (match|game)|traffic|speaking of which|funny story|construction)\b", Plain)]
     private static partial Regex OffTopic();
 
-    [GeneratedRegex(@"\b(?<n>\d{1,3}) minutes?( of| long| total| quick| full| at home)*( \w+){0,5}? (workout|class|session|routine|training|hiit|pilates|yoga|cardio|abs|barre|stretch|circuit|burn|strength|body|burner|blast|flow|sculpt|beginner|low impact|together)\b|\b(workout|class|session|routine)( \w+){0,4} (?<n>\d{1,3}) minutes\b", Plain)]
+    [GeneratedRegex(@"\b(?<n>\d{1,3}) minutes?( of| long| total| quick| full| at home)*( [\w']+){0,5}? (workout|class|session|routine|training|hiit|pilates|yoga|cardio|abs|barre|stretch|circuit|burn|strength|body|burner|blast|flow|sculpt|beginner|low impact|together)\b|\b(workout|class|session|routine)( [\w']+){0,4} (?<n>\d{1,3}) minutes\b", Plain)]
     private static partial Regex Minutes();
 
     [GeneratedRegex(@"\b(low impact|high impact|no jumping|no jumps|zero impact|apartment friendly|neighbou?r friendly)\b", Plain)]

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Text.RegularExpressions;
+using AnyPace.Core.Lexicon;
 using AnyPace.Core.Sessions;
 
 namespace AnyPace.Core.Reading;
@@ -39,12 +40,16 @@ internal static partial class KitReader
         ["cushion"] = "mat",
     };
 
-    public static ImmutableArray<KitItem> Read(Speech speech, double firstBout)
+    /// <param name="bouts">The bouts read, for what their moves cannot be done without.</param>
+    public static ImmutableArray<KitItem> Read(Speech speech, IReadOnlyList<Bout> bouts, MoveLexicon lexicon)
     {
+        var firstBout = bouts.Count == 0 ? 0 : bouts[0].Span.Start.Value;
+        var used = bouts.SelectMany(b => lexicon[b.MoveId].Kit).ToHashSet();
         var kit = ImmutableArray.CreateBuilder<KitItem>();
         foreach (var (item, pattern) in Items)
         {
             var (must, may, plain, instead) = (false, false, false, false);
+            KitNeed? opening = null;
             int? count = null;
             string? load = null;
             double? firstUse = null;
@@ -60,7 +65,13 @@ internal static partial class KitReader
                     continue;
                 }
 
-                var said = NeedOf(before, after, item);
+                var said = NeedOf(before, after, speech.Preceding(token, 10), item);
+                if (speech.At(token) < firstBout && (said != KitNeed.Required || NeedWords().IsMatch(before)))
+                {
+                    // What is said of it before the class begins settles it; the plainest need said there counts.
+                    opening = opening is { } held && held <= said ? held : said;
+                }
+
                 must |= said == KitNeed.Required && NeedWords().IsMatch(before);
                 plain |= said == KitNeed.Required;
                 may |= said == KitNeed.Optional;
@@ -79,10 +90,14 @@ internal static partial class KitReader
             }
 
             // What is said to be needed is; else one "if you like" outweighs plain mentions, which else mean that it is in use.
-            KitNeed? need = must ? KitNeed.Required : may ? KitNeed.Optional : plain ? KitNeed.Required : instead ? KitNeed.Substitute : null;
+            KitNeed? need = opening is { } settled ? settled : must ? KitNeed.Required : may ? KitNeed.Optional : plain ? KitNeed.Required : instead ? KitNeed.Substitute : null;
 
-            // Towels and water bottles to drink from help; nobody is stopped by their lack.
-            if (need == KitNeed.Required && item is "towel" or "wall" or "cushion" or "water bottle")
+            // Towels and water bottles to drink from help; nobody is stopped by their lack. A wall is kit only where a move leans on it or it is offered.
+            if (item == "wall")
+            {
+                need = used.Contains(item) ? KitNeed.Required : may ? KitNeed.Optional : null;
+            }
+            else if (need == KitNeed.Required && item is "towel" or "cushion" or "water bottle")
             {
                 need = KitNeed.Optional;
             }
@@ -98,9 +113,9 @@ internal static partial class KitReader
         return kit.ToImmutable();
     }
 
-    private static KitNeed NeedOf(string before, string after, string item)
+    private static KitNeed NeedOf(string before, string after, string preceding, string item)
     {
-        if (SubstituteBefore().IsMatch(before) && StandIns.ContainsKey(item))
+        if (StandIns.ContainsKey(item) && (SubstituteBefore().IsMatch(before) || (Lacking().IsMatch(preceding) && (before.Length < preceding.Length || WillDo().IsMatch(after))) || (WillDo().IsMatch(after) && Lacking().IsMatch(preceding))))
         {
             return KitNeed.Substitute;
         }
@@ -187,19 +202,25 @@ internal static partial class KitReader
     [GeneratedRegex(@"\b(no|without|don't need|do not need|won't need|not need|put down|drop|lose|leave|instead of|isn't|not a)( (a|an|any|the|your|those|need|for))*$", Options)]
     private static partial Regex Without();
 
-    [GeneratedRegex(@"\b(imagine|imaginary|pretend|invisible|like|as if)( \w+){0,4}$", Options)]
+    [GeneratedRegex(@"(\b(imagine|imaginary|pretend|invisible|like|as if|as though)( [\w']+){0,4}|\bas)$", Options)]
     private static partial Regex Imagined();
 
     [GeneratedRegex(@"(\bif you (don't|do not|haven't|have no)\b.*|\binstead( of)?\b.*|\b(substitute|swap)\b.*|\bor( even)?( (a|an|some|use|2|couple|of|water|grab|take))*)$", Options)]
     private static partial Regex SubstituteBefore();
 
-    [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|the)\b.*|\b(optional\w*|if you('ve)? (have|want|need|like|got|prefer|would)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|for (balance|support|comfort)|or)\b( \w+){0,7})$", Options)]
+    [GeneratedRegex(@"\b(no|don't have|haven't got|do not have|without) (a |any )?(bench|dumbbells?|kettlebells?|bands?|weights|mats?|step)\b( [\w']+){0,7}$", Options)]
+    private static partial Regex Lacking();
+
+    [GeneratedRegex(@"^([\w']+ ){0,4}(will (do|work|be fine)|would (do|work)|works|is fine|instead|are fine|do the job)\b", Options)]
+    private static partial Regex WillDo();
+
+    [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|the)\b.*|\b(optional\w*|if you('ve)? (have|want|need|like|got|prefer|would)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|for (balance|support|comfort)|or)\b( [\w']+){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
-    [GeneratedRegex(@"^(\w+ ){0,4}(optional|if (you|you'd|you've|that|it) |for (balance|support|comfort))\b", Options)]
+    [GeneratedRegex(@"^([\w']+ ){0,4}(optional|if (you(?! (don't|haven't|do not))|you'd|you've|that|it) |for (balance|support|comfort))\b", Options)]
     private static partial Regex OptionalAfter();
 
-    [GeneratedRegex(@"\b(need|needs|needed|grab|grabbing|get|gather|bring|require|required|fetch|have|use|using|with|pick up|take)( \w+){0,5}$", Options)]
+    [GeneratedRegex(@"\b(need|needs|needed|grab|grabbing|get|gather|bring|require|required|fetch|have|use|using|with|pick up|take)( [\w']+){0,5}$", Options)]
     private static partial Regex NeedWords();
 
     [GeneratedRegex(@"\b(?<n>pair of|set of|\d|a|an|single)( (of|heavy|light|medium|moderate|heavier|lighter|sturdy|small|single|\d+|pound|kilo|kg|to|your))*$", Options)]
@@ -208,6 +229,6 @@ internal static partial class KitReader
     [GeneratedRegex(@"\b(?<l>\d+( to | or )?\d* (pounds?|lbs?|kilos?|kgs?|kilograms?)|light to medium|medium to heavy|heavy|light|medium|moderate|heavier|lighter)( (pair|set|of|hand|weight|weighted))*$", Options)]
     private static partial Regex Load();
 
-    [GeneratedRegex(@"^(\w+ ){0,3}?(?<l>\d+( to | or )?\d* (pounds?|lbs?|kilos?|kgs?|kilograms?))\b", Options)]
+    [GeneratedRegex(@"^([\w']+ ){0,3}?(?<l>\d+( to | or )?\d* (pounds?|lbs?|kilos?|kgs?|kilograms?))\b", Options)]
     private static partial Regex LoadAfter();
 }

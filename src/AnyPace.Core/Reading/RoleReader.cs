@@ -70,25 +70,25 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(would|d|i'd|you'd|if you) like\b", Options)]
     private static partial Regex WouldLike();
 
-    [GeneratedRegex(@"(\bif (you|you'd) (want|need|like|can|can't|prefer|have|would|feel|fancy)\b( \w+){0,6}|\bif (you(?!'ve got (a|your)|'re ready)|that|this|it|jump|your|the|\w+ing)\b( \w+){0,4}|\boptions?\b( \w+){0,5}|\b(modif\w+|alternative(ly)?|feel free|easier|harder|beginners?|advanced|too (much|hard|easy|intense)|progress(ion)?|low impact|challenge (yourself|it))\b( \w+){0,5}|\byou (can|could|might|may) (also|always|just|do|take|make|stay|come|drop|go|add|swap|turn|replace|choose|step|try)?\b( \w+){0,4}|\bor( (a|an|the|just|you|can|to|do|into|even|do|take|simply|maybe|hold|stay|go|come))*)$", Options)]
+    [GeneratedRegex(@"(\bif (you|you'd) (want|need|like|can|can't|prefer|have|would|feel|fancy)\b( [\w']+){0,6}|\bif (you(?!'ve got (a|your)|'re ready)|that|this|it|jump|your|the|\w+ing)\b( [\w']+){0,4}|\boptions?\b( [\w']+){0,5}|\b(modif\w+|alternative(ly)?|feel free|easier|harder|beginners?|advanced|too (much|hard|easy|intense)|progress(ion)?|low impact|challenge (yourself|it))\b( [\w']+){0,5}|\byou (can|could|might|may) (also|always|just|do|take|make|stay|come|drop|go|add|swap|turn|replace|choose|step|try)?\b( [\w']+){0,4}|\bor( (a|an|the|just|you|can|to|do|into|even|do|take|simply|maybe|hold|stay|go|come))*)$", Options)]
     private static partial Regex Alternative();
 
-    [GeneratedRegex(@"^((?!knees?\b|hands?\b)\w+ ){0,2}(instead|if (you|that|it|this)|is (also )?(fine|an option|a great option|okay|ok|perfect|good too)|(as )?(an )?option|works too|for (a )?beginners|as well if)\b", Options)]
+    [GeneratedRegex(@"^((?!knees?\b|hands?\b)[\w']+ ){0,2}(instead|if (you|that|it|this)|is (also )?(fine|an option|a great option|okay|ok|perfect|good too)|(as )?(an )?option|works too|for (a )?beginners|as well if)\b", Options)]
     private static partial Regex AlternativeAfter();
 
-    [GeneratedRegex(@"\b((that|those|these) (was|were)( our| your| the)?|we (just )?did|you (just )?did|just (did|done)|done with|finished( with)?|earlier|yesterday|used to (do|be)|i (once|used)|remember (the|those)|back from|(that's|that is) (the|your|our|all)( \w+){0,2} (done|over)|from (the|our|that)( first| last| warm up)?)( (a|an|the|your|our|those|all|with))*$", Options)]
+    [GeneratedRegex(@"\b((that|those|these) (was|were)( our| your| the)?|we (just )?did|you (just )?did|just (did|done)|done with|finished( with)?|earlier|yesterday|used to (do|be)|i (once|used)|remember (the|those)|back from|(that's|that is) (the|your|our|all)( [\w']+){0,2} (done|over)|from (the|our|that)( first| last| warm up)?)( (a|an|the|your|our|those|all|with))*$", Options)]
     private static partial Regex Past();
 
     [GeneratedRegex(@"^(we did|you did|from (before|earlier|the warm up|round|last)|(are |is |all )?(done|finished|over)(?! (to|onto|the|your|and|there|on))|earlier)\b", Options)]
     private static partial Regex PastAfter();
 
-    [GeneratedRegex(@"\b(later( on)?|we'll (be|also|have|do|get|go|come|finish|end|then)|we will|today|followed by|after that|after (this|these)|at the end|before we (do|go|start|get)|next (round|block|circuit|pair|superset|combo|couple|few|two|2|3)\b( \w+){0,9}|going to be doing|coming (up )?(later|soon)|in a (minute|moment|bit)|finish (off |up )?with|end with|the other (exercise|move))( \w+){0,4}$", Options)]
+    [GeneratedRegex(@"\b(later( on)?|we'll (be|also|have|do|get|go|come|finish|end|then)|we will|today|followed by|after that|after (this|these)|at the end|before we (do|go|start|get)|next (round|block|circuit|pair|superset|combo|couple|few|two|2|3)\b( [\w']+){0,9}|going to be doing|coming (up )?(later|soon)|in a (minute|moment|bit)|finish (off |up )?with|end with|the other (exercise|move))( [\w']+){0,4}$", Options)]
     private static partial Regex Later();
 
     [GeneratedRegex(@"^(is |are )?(coming up (later|soon|in)|later|in a (minute|moment|bit)|tomorrow|next (week|time|round))\b", Options)]
     private static partial Regex LaterAfter();
 
-    [GeneratedRegex(@"\b(next( up| 1| exercise| move)?|coming up|up next|we're (going|gonna)|going to|gonna|moving (on|into|to)|go(ing)? (straight |right |back |down )?(in ?to|on ?to|for)|we've got|we have|let's (do|try|take|hit|get|go|move)|now (we|it's|for)?|first( up| 1| exercise| move)?|last (1|exercise|move|up)|straight in ?to|switch(ing)? to|start(ing)? (off )?(with)?|then|begin with|it's|this (1 )?is|these are|this is called|time for|back to|on to|onto|(exercise|number|move|station|superset) (number )?(\d|a|b|c)( is)?|here comes?|ready for|into (your|our|some|a))( \w+){0,4}$", Options)]
+    [GeneratedRegex(@"\b(next( up| 1| exercise| move)?|coming up|up next|we're (going|gonna)|going to|gonna|moving (on|into|to)|go(ing)? (straight |right |back |down )?(in ?to|on ?to|for)|we've got|we have|let's (do|try|take|hit|get|go|move)|now (we|it's|for)?|first( up| 1| exercise| move)?|last (1|exercise|move|up)|straight in ?to|switch(ing)? to|start(ing)? (off )?(with)?|then|begin with|it's|this (1 )?is|these are|this is called|time for|back to|on to|onto|(exercise|number|move|station|superset) (number )?(\d|a|b|c)( is)?|here comes?|ready for|into (your|our|some|a))( [\w']+){0,4}$", Options)]
     private static partial Regex Announce();
 
     [GeneratedRegex(@"\b(a|an|the|your|our|1|full|regular|next|this|that|knee|more|another|into|with|perfect|is|of)$", Options)]
@@ -106,6 +106,6 @@ internal static partial class RoleReader
     [GeneratedRegex(@"^(is |are |will be )?(coming up|next|up next|to come|first up|first\b(?! (round|block|set))|to start|to begin|now\b)", Options)]
     private static partial Regex AnnounceAfter();
 
-    [GeneratedRegex(@"^(\w+ )?(sorry|no wait|wait no|i mean|i meant|i lied|actually no)\b", Options)]
+    [GeneratedRegex(@"^([\w']+ )?(sorry|no wait|wait no|i mean|i meant|i lied|actually no)\b", Options)]
     private static partial Regex Correction();
 }

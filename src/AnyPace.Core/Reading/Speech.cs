@@ -114,4 +114,11 @@ public sealed class Speech
 
         return to == token ? "" : Text[_offsets[token]..(to < Tokens.Count ? _offsets[to] - 1 : Text.Length)];
     }
+
+    /// <summary>The words before a token whatever stands between.</summary>
+    public string Preceding(int token, int words)
+    {
+        var from = Math.Max(0, token - words);
+        return from == token ? "" : Text[_offsets[from]..(_offsets[token] - 1)];
+    }
 }
