@@ -162,10 +162,12 @@ internal static partial class FactReader
 
     private const RegexOptions Plain = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b(if (you need|that's too|this is too|that is too|it's too|it gets too|jumping|you can't|you cannot|you don't (want|like)|you're (a |just )?(beginner|starting|new)|you have (any |bad |sore |knee|wrist|back)\w*|your (knees?|wrists?|back)|you want (it|to make (it|this)|an|something) (a (bit|little) )?easier)|to make (it|this|that) (a (bit|little) )?easier|easier (option|version|way|variation)|low impact (option|version|way|variation)|modif(y|ication|ications|ied)|take (it|this|the impact) (down|slow|out)|(drop|come|go|stay) (down )?(on ?to|to|on) your knees|no jump(ing)?( version| option)?|without the (jump|weights?|hop)|take (out )?the jump|regression|(hold|hang) (on )?to (a|the|your) (chair|wall|something)|beginners? (option|version|can)|(step|walk|march) (it )?(out )?instead|or (you can )?(just |simply )?(step|walk|march|tap|hold on|stay low)\b|or just \w+)", Plain)]
+    /// <summary>A reason to take it down ("if your wrists are sore"), a way that is named easier, or the things coaches take away: the jump, the weight, the range.</summary>
+    [GeneratedRegex(@"\b(if( [\w']+){0,5} (too (much|hard|heavy|deep|intense|fast|difficult|low|high|fiddly|strong)|heavy|tired|tires?|sore|hurts?|bother(s|ing)?|struggl\w+|grumbl\w+|grumpy|complain\w*|wobbl\w*|ach(e|es|ing)|(a |just )?(beginners?|new|starting)\b|tender|sensitive|injured|not for you|not comfortable|uncomfortable|not ready|jumping|can't( [\w']+)?|cannot|don't (like|want)( [\w']+){0,2} (jump\w*|to)|need (to|it|a break|1|the break|more support))\b|(?<!gets |get |getting |become |becomes |little bit |any |no |be |is it )\b(easier|kinder|gentler)\b(?! said)|\b(modif(y|ication|ications|ied|ying)|regression)\b|low impact (option|version|way|variation|alternative)|(?<!for |all |complete |total |absolute )\bbeginners?\b(?! (workout|class|friendly|level|session|routine|series|pilates|yoga|to|program\w*|barre))|((you|we) (can|could|may|might|can always)|feel free to|welcome to|or|or just|or simply|option(al)? to|happy to|fine to|okay to|just)( (just|simply|always|also|even|do|keep|stay|take|go|come|drop|use|rest|leave|hold|put|bring|step|with|this|it|that|1|from|have|you|can|down))* ?(to|on|onto|without|against|the|your|a|in|with|of)?( (the|your|a|to|on))* ?(knees?|without (the |any |your )?(weights?|dumbbells?|jump\w*|band)|no weights?|bodyweight|feet (on|down)|foot (on|down)|head (down|rested)|wall|chair|1 arm|hands on|half way|slower|smaller|march\w*|walk\w*( it)?( out)?|step\w* (it|out|side|back|in)|tap\w* (it|out|side)?|take (the|it) (jump|slow|easy|down)|break|slow(er)? (it )?(down)?)\b|(drop|lose|ditch|leave) (the|your|those) (weights?|dumbbells?)|(take|leave|taking|leaving|cut) (out |away )?the (jump|hop|impact|weights?)( out)?|no jump\w*|without the (jump|weights?|hop|dumbbells?)|instead of (jump|hop)\w*|(step|walk|march|tap)( it)?( back| out| in| up)? instead|(stay|keep)( [\w']+){0,2} with( [\w']+){0,2} instead|1 (arm|leg|side|hand) at a time if|just use 1|just as good|don't have to (go|jump|do|lift|use)|(drop|come|go|stay|be) (down )?(on ?to|to|on) your knees|knees down\b(?! (and|to the|towards))|smaller range|if (that's|that is|it's|this is) enough|take (a|your|as many|some) (break|breaks|rest|rests|time)( [\w']+){0,2} (if|when\w*|as)\b|(hold|hang|holding) (on )?(on )?to (a|the|your|something)( [\w']+)? ?(chair|wall|sturdy)?( if|for (balance|support))|(easy|lighter) option)\b", Plain)]
     private static partial Regex EasierWay();
 
-    [GeneratedRegex(@"\b((to |and )?make (it|this|that) (a (bit|little) )?(harder|tougher|more challenging|more difficult|more intense)|harder (option|version|way|variation)|more of a challenge|(extra|bigger|real) challenge|challenge yourself|advanced (option|version|variation)?|progression|if you want (more|a challenge|to (push|go|challenge|progress|work harder)|it harder|to make (it|this) harder)|add (a|in a|in the|the|some) (jump|hop|pulse|weights?|dumbbells?|kick)|(take|step) (it|this) up( a notch| a level)?|level (it )?up|turn (it|this) into a (jump|hop)|option to (jump|add|lift|hop|go)|(feeling|if you're|for the) (stronger|strong|brave|advanced))\b", Plain)]
+    /// <summary>A reason to go on ("if that feels easy"), a way that is named harder, or what coaches add: a jump, a pulse, weight.</summary>
+    [GeneratedRegex(@"\b(if( [\w']+){0,5} (more\b(?! (support|time|rest|help|of a rest))|(too |quite |really |a bit )?easy|harder|challeng\w+|strong(er)?|brave|good|push (it|yourself)|advanced|extra( [\w']+)?|clever|fancy|spicy|intense|up for it|dare|progress)\b|(?<!gets |get |getting |even |is |work |it's |little |any |no |push |a bit |much |be )harder\b(?! than)|(?<!day |the |this |real |week )\bchallenge (yourself|it|here|you)|(extra|bigger|more of a|added|further|little|want a|for a) challenge|\badvanced\b(?! (class|workout|level|session))|progress(ion)? (this|it|here|is|would|by)|progression|level (it )?up|up a (notch|level|gear)|add (a|an|in a|in the|the|some|on a|on the)( (little|small|big|quick|tiny))? (jump|hop|pulse|weights?|dumbbells?|kick|push ?up|twist|tuck)|(turn|make) (it|this|that) (in ?to )?a (jump|hop)\w*|option to (jump|add|lift|hop|go heavier)|(go|going|grab|take|pick up|use)( [\w']+){0,2} heavier( weights?)?( if [\w']+ [\w']+)?\b|(faster|deeper|lower|higher|heavier|quicker|bigger) if you (can|like|want|dare|wish|prefer))\b", Plain)]
     private static partial Regex HarderWay();
 
     [GeneratedRegex(@"\b(doctor|physio(therapist)?|medical (condition|professional|advice)|health (professional|condition|issues?)|pregnan\w+|postnatal|heart (condition|problem)|blood pressure|injur(y|ies|ed))\b", Plain)]
@@ -174,25 +176,25 @@ internal static partial class FactReader
     [GeneratedRegex(@"\b(dizz(y|iness)|light ?headed|faint)\b", Plain)]
     private static partial Regex Dizzy();
 
-    [GeneratedRegex(@"\b((any|feel|feeling|sharp|no|if it) (pain|hurts?)|listen to your (body|bodies)|if (it|this|anything) hurts|sore (back|knees?|neck|shoulders?))\b", Plain)]
+    [GeneratedRegex(@"\b((any|feel|feeling|sharp|no|if it|never|shouldn't) (pain|hurts?)|listen to your (body|bodies)|if (it|this|anything) hurts|sore (back|knees?|neck|shoulders?))\b", Plain)]
     private static partial Regex Pain();
 
-    [GeneratedRegex(@"\b((don't let|careful|watch|protect|mind|look after|avoid|make sure|keep|keeping)( [\w']+){0,4} knees?( [\w']+){0,5} (behind|over|past|cav\w*|collaps\w*|in line|inwards?|in|toes|lock\w*)|knees?( [\w']+){0,3} (don't|not|never)( [\w']+){0,3} (past|over|beyond|in|inwards?|collapse|cave)|(bad|sore|dodgy|sensitive) knees?|lock (out )?(your|the) knees?|protect (your|the|those) knees?)\b", Plain)]
+    [GeneratedRegex(@"\b((don't let|careful|watch|protect|mind|look after|avoid|make sure|keep|keeping)( [\w']+){0,4} knees?( [\w']+){0,5} (behind|over|past|cav\w*|collaps\w*|in line|inwards?|in|toes|lock\w*)|knees?( [\w']+){0,3} (don't|not|never)( [\w']+){0,3} (past|over|beyond|in|inwards?|collapse|cave)|(bad|sore|dodgy|sensitive) knees?|knees?( [\w']+){0,2} (in line|track\w*|stay\w* (over|behind|in line)|over (the|your) (second|middle|ankles?))|knees? (are |is )?(issues?|problems?|injur\w+|pain)|lock (out )?(your|the) knees?|protect (your|the|those) knees?)\b", Plain)]
     private static partial Regex Knees();
 
-    [GeneratedRegex(@"\b((don't|avoid|not|no|without|careful|watch|protect|look after|stop|prevent)( [\w']+){0,5} (lower |your |the )?back\b( [\w']+){0,2}|(bad|sore|dodgy) (lower )?backs?|lower back (glued|pressed|flat|into|pushed|down|on|stays?)|(don't|avoid|no) arch\w*|don't round)\b", Plain)]
+    [GeneratedRegex(@"\b((don't|avoid|not|no|without|careful|watch|protect|look after|stop|prevent)( [\w']+){0,5} (lower |your |the )?back\b( [\w']+){0,2}|(bad|sore|dodgy) (lower )?backs?|(lower )?back (issues?|problems?|pain|trouble|injur\w+)|protect (your|the|that) (lower )?back|lower back (glued|pressed|flat|into|pushed|down|on|stays?)|(don't|avoid|no) arch\w*|don't round)\b", Plain)]
     private static partial Regex LowerBack();
 
-    [GeneratedRegex(@"\b((don't|avoid|not|careful|protect|no)( [\w']+){0,4} (neck|chin)|(strain|pull|tension|pressure)\w*( [\w']+){0,3} neck)\b", Plain)]
+    [GeneratedRegex(@"\b((don't|avoid|not|careful|protect|no)( [\w']+){0,4} (neck|chin)|(strain|pull|tension|pressure)\w*( [\w']+){0,3} neck|neck( [\w']+){0,4} (don't|not)( [\w']+)? (crank|pull|strain|force)|neck (issues?|problems?|pain|gets (tired|sore)))\b", Plain)]
     private static partial Regex Neck();
 
-    [GeneratedRegex(@"\b((don't|avoid|careful|protect)( [\w']+){0,4} shoulders?( [\w']+){0,3} (ears?|shrug|hurt|pain)|(bad|sore|dodgy) shoulders?)\b", Plain)]
+    [GeneratedRegex(@"\b((don't|avoid|careful|protect)( [\w']+){0,4} shoulders?( [\w']+){0,4} (ears?|shrug|hurt|pain)|(bad|sore|dodgy) shoulders?|shoulders? (injur\w+|issues?|problems?|pain)|shoulders?( [\w']+){0,3} (to|towards|up to|away from) (your|the) ears)\b", Plain)]
     private static partial Regex Shoulders();
 
-    [GeneratedRegex(@"\b((bad|sore|dodgy|weak|hurt(s|ing)?|protect|careful)( [\w']+){0,3} wrists?|wrists? (hurts?|issues?|problems?|pain))\b", Plain)]
+    [GeneratedRegex(@"\b((bad|sore|dodgy|weak|hurt(s|ing)?|protect|careful)( [\w']+){0,3} wrists?|wrists? (are |is |feel )?(hurts?|issues?|problems?|pain|sore|tired|achy|don't))\b", Plain)]
     private static partial Regex Wrists();
 
-    [GeneratedRegex(@"\b(don't (forget to |hold your )breath?e?|(remember|don't forget|make sure)( [\w']+){0,3} (to )?breathe?|keep breathing)\b", Plain)]
+    [GeneratedRegex(@"\b(don't (forget to |hold your )breath?e?|(remember|don't forget|make sure)( [\w']+){0,3} (to )?breathe?|keep breathing|make sure( [\w']+){0,2} breathing)\b", Plain)]
     private static partial Regex Breathing();
 
     [GeneratedRegex(@"\b((lose|losing|keep|struggle|trouble|help)( [\w']+){0,4} balance|find a (spot|point)|hold on(to)?( to)? (a|the|something)( [\w']+){0,2} (for )?(balance|support|chair|wall|sturdy|stable)|for balance)\b", Plain)]
@@ -201,7 +203,7 @@ internal static partial class FactReader
     [GeneratedRegex(@"\b(bare ?foot|(wear|put on|need|supportive|good|grab)( [\w']+){0,3} (shoes|trainers|sneakers))\b", Plain)]
     private static partial Regex Footwear();
 
-    [GeneratedRegex(@"\b((clear|enough|plenty of|some|make sure|little|bit of) ([\w']+ ){0,4}(space|room)\b(?! temperature)|chair (is )?(stable|sturdy|secure|against)|(sturdy|stable) chair|non ?slip)\b", Plain)]
+    [GeneratedRegex(@"\b((clear|enough|plenty of|some|make sure|little|bit of) ([\w']+ ){0,4}(space|room)\b(?! temperature)|chair( [\w']+){0,5} (stable|sturdy|secure|against|slide|slip|move)|(sturdy|stable) chair|non ?slip)\b", Plain)]
     private static partial Regex Space();
 
     [GeneratedRegex(@"\b((don't|do not) go too heavy|(choose|pick|use) (a |your )?(lighter|weight)( [\w']+){0,5}|go lighter|too heavy|lighter weights? if)\b", Plain)]
@@ -219,7 +221,7 @@ internal static partial class FactReader
     [GeneratedRegex(@"\b((burn|melt|torch|blast|shred|incinerat)\w*( [\w']+){0,4} fat|fat[ -]?(burn|melt|blast|torch)\w*|fat loss)\b", Plain)]
     private static partial Regex FatBurning();
 
-    [GeneratedRegex(@"\b((belly|arm|back|thigh|tummy|stomach|bra|hip) (fat|bulge|rolls?)|love handles|(slim|shrink|smaller|flat\w*|sculpt|trim|cinch|tone up|toning)( [\w']+){0,3} (waist|belly|tummy|stomach|thighs)|(flat|flatter) (tummy|belly|stomach|abs))\b", Plain)]
+    [GeneratedRegex(@"\b((belly|arm|back|thigh|tummy|stomach|bra|hip) (fat|bulge|rolls?)|love handles|(slim\w*|shrink\w*|smaller|flat\w*|sculpt|trim\w*|cinch\w*|tone up|toning)( [\w']+){0,3} (waist|belly|tummy|stomach|thighs)|(flat|flatter) (tummy|belly|stomach|abs))\b", Plain)]
     private static partial Regex SpotReduction();
 
     [GeneratedRegex(@"\b((cure|heal|fix|reliev|treat|get rid of|prevent|eliminat|eas)\w*( [\w']+){0,4} (pain|aches?|arthritis|diabetes|anxiety|depression|injur(y|ies)|sciatica|osteoporosis|posture)|boost\w* (your |the )?(immune|metabolism|immunity)|(lower|reduc|improv)\w* (your )?(blood pressure|cholesterol|blood sugar|bone density|risk)|good for your (heart|joints|bones|mental health|digestion))\b", Plain)]
@@ -231,10 +233,10 @@ internal static partial class FactReader
     [GeneratedRegex(@"\b(bingo wings?|muffin tops?|flab\w*|fat (arms|legs|thighs|ass|bum)|(earn|deserve|work off|burn off|burning off)( [\w']+){0,3} (cake|dinner|pizza|chocolate|breakfast|food|weekend|dessert|christmas|meal|treats?)|(beach|bikini|summer) (body|ready)|thunder thighs|jiggl\w+|mum tum|mom pooch|cellulite)\b", Plain)]
     private static partial Regex BodyShaming();
 
-    [GeneratedRegex(@"\b(subscri\w+|(hit|smash|click|press|tap|give)( [\w']+){0,4} (like|bell|thumbs up|notification\w*)( button)?|like button|my (channel|app|website|program(me)?s?|book|e ?book|newsletter|store|shop|membership|other (videos|workouts|classes))|link (is )?(in|down|below)|links? (below|down)|download (the|my)|notification bell|playlists?|sign up (to|for|at|on)|check out (my|our|the|some of)|on (my|our|the) channel|(this|the|our) channel|description (box|below)|meal plan|free trial)\b", Plain)]
+    [GeneratedRegex(@"\b(subscri\w+|(hit|smash|click|press|tap|give)( [\w']+){0,4} (like|bell|thumbs up|notification\w*)( button)?|like button|my (channel|app|website|program(me)?s?|book|e ?book|newsletter|store|shop|membership|other (videos|workouts|classes))|link (is )?(in|down|below)|linked|links? (below|down)|download (the|my)|notification bell|playlists?|sign up (to|for|at|on)|check out (my|our|the|some of)|on (my|our|the) channel|(this|the|our) channel|description (box|below)|meal plan|free trial)\b", Plain)]
     private static partial Regex SelfPromotion();
 
-    [GeneratedRegex(@"\b(my (page|socials|stories|handle|feed)|dm me|tag me|follow (me|us)|hash ?tag|(in|leave|down) (the |a |me a )?comments?( below| section)?|comment (below|down)|let me know (in|down|below)|social media)\b", Plain)]
+    [GeneratedRegex(@"\b(my (page|socials|stories|handle|feed)|dm me|tag me|follow (me|us)\b(?! (left|right|forward|back|now|here|through|with|in|to the|on the (left|right)|and (left|right|go)))|hash ?tag|(in|leave|down) (the |a |me a )?comments?( below| section)?|comment (below|down)|let me know (in|down|below)|social media)\b", Plain)]
     private static partial Regex SocialMedia();
 
     [GeneratedRegex(@"\b(sponsor\w*|discount( code)?|promo code|use (the |my )?code|percent off|partner(ed|ing|ship)( up)? with|brought to you by|special offer|affiliate)\b", Plain)]

@@ -145,7 +145,7 @@ internal static partial class KitReader
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b(dumb ?bells?|dumb bells?|weights|hand weights?|(a|1|your|the|single|heavier|lighter|heavy|light) weight\b(?! (is|in|into|on|onto|through|back|over|forward|shift|evenly|down|of|off|loss|to|from|training)))", Options)]
+    [GeneratedRegex(@"\b(dumb ?bells?|dumb bells?|(?<!ankle )weights|hand weights?|(a|1|your|the|single|heavier|lighter|heavy|light) weight\b(?! (is|in|into|on|onto|through|back|over|forward|shift|evenly|down|of|off|loss|to|from|training)))", Options)]
     private static partial Regex Dumbbell();
 
     [GeneratedRegex(@"\bkettle ?bells?\b(?! (style|swings?))", Options)]
@@ -205,7 +205,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"(\b(imagine|imaginary|pretend|invisible|like|as if|as though)( [\w']+){0,4}|\bas)$", Options)]
     private static partial Regex Imagined();
 
-    [GeneratedRegex(@"(\bif you (don't|do not|haven't|have no)\b.*|\binstead( of)?\b.*|\b(substitute|swap)\b.*|\bor( even)?( (a|an|some|use|2|couple|of|water|grab|take))*)$", Options)]
+    [GeneratedRegex(@"(\bif you (don't|do not|haven't|have no)\b.*|\binstead( of)?\b.*|\b(substitute|swap)\b.*|\bor( even)?( (a|an|some|use|2|couple|of|water|grab|take|even|just|sturdy|solid|strong|heavy|light|kitchen|dining|the|your))*)$", Options)]
     private static partial Regex SubstituteBefore();
 
     [GeneratedRegex(@"\b(no|don't have|haven't got|do not have|without) (a |any )?(bench|dumbbells?|kettlebells?|bands?|weights|mats?|step)\b( [\w']+){0,7}$", Options)]
@@ -217,7 +217,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|the)\b.*|\b(optional\w*|if you('ve)? (have|want|need|like|got|prefer|would)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|for (balance|support|comfort)|or)\b( [\w']+){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
-    [GeneratedRegex(@"^([\w']+ ){0,4}(optional|if (you(?! (don't|haven't|do not))|you'd|you've|that|it) |for (balance|support|comfort))\b", Options)]
+    [GeneratedRegex(@"^([\w']+ ){0,4}(optional|in case|nearby|close by|handy|to hand|within reach|if (you(?! (don't|haven't|do not))|you'd|you've|that|it) |for (balance|support|comfort))\b", Options)]
     private static partial Regex OptionalAfter();
 
     [GeneratedRegex(@"\b(need|needs|needed|grab|grabbing|get|gather|bring|require|required|fetch|have|use|using|with|pick up|take)( [\w']+){0,5}$", Options)]
