@@ -19,6 +19,8 @@ public sealed class AliasIndex
 
     private readonly Node _root = new();
 
+    private readonly MisheardIndex _misheard = new();
+
     private AliasIndex()
     {
     }
@@ -37,6 +39,7 @@ public sealed class AliasIndex
             {
                 var words = Split(name);
                 var hit = new AliasHit(move, weak.Contains(Key(name)), words.Length);
+                index._misheard.Add(SplitWritten(name), words, hit);
                 if (index.Add(words, hit) is { } holder)
                 {
                     contested.Add($"{name} ({holder.Id}, {move.Id})");
@@ -90,10 +93,19 @@ public sealed class AliasIndex
         return best;
     }
 
+    /// <summary>A name that begins at a word, with one of its words misheard; looked for where no name is heard right.</summary>
+    /// <param name="texts">Words as captioned, lower case.</param>
+    public (AliasHit Hit, int Length)? Misheard(IReadOnlyList<string> texts, IReadOnlyList<string> stems, int start, Func<int, bool> pauses) =>
+        _misheard.Find(texts, stems, start, pauses);
+
     private static string Key(string name) => string.Join(' ', Split(name));
 
     private static string[] SplitRaw(string name) =>
         name.Split([' ', '-'], StringSplitOptions.RemoveEmptyEntries);
+
+    /// <summary>The words of a name as written, in lower case, without the small words that the index leaves out.</summary>
+    private static string[] SplitWritten(string name) =>
+        [.. SplitRaw(name).Select(w => w.ToLowerInvariant()).Where((w, i) => i == 0 || !Fillers.Contains(WordStem.Of(w)))];
 
     private static string[] Split(string name) =>
         [.. SplitRaw(name).Select(WordStem.Of).Where((w, i) => i == 0 || !Fillers.Contains(w))];

@@ -23,6 +23,9 @@ public static class MentionFinder
     /// <summary>"Press up to standing": a word of doing that happens to be a name.</summary>
     private const double VerbWeight = 0.15;
 
+    /// <summary>A name with a misheard word is a little less sure.</summary>
+    private const double MisheardWeight = 0.85;
+
     /// <summary>A description with nothing else named around it.</summary>
     private const double DescribedWeight = 0.75;
 
@@ -44,6 +47,7 @@ public static class MentionFinder
             }
         }
 
+        var misheard = Misheard(speech, lexicon, raw);
         Combine(speech, lexicon, raw);
         var listed = Listed(speech, raw);
         var opening = OpeningAt(speech, marks);
@@ -67,11 +71,11 @@ public static class MentionFinder
             // "Rows", "swings": several of them are a move, one "row" or "swing" may be anything.
             var several = hit.Weak && length == 1 && speech.Tokens[token].Text is [.., not 's', 's'];
             var weak = (hit.Weak && !several) || RoleReader.IsVerb(speech, token, length);
-            var move = OneLimb(speech, lexicon, Here(lexicon, hit.Move, position.At(token)), token, length);
+            var move = OneLimb(speech, lexicon, Here(lexicon, hit.Move, position.At(token), hit.Weak), token, length);
             var fuller = hit.Words == 1 || !move.Parts.IsEmpty ? EarlierOf(mentions, move, weak || several, at) : null;
             var verb = !hit.Weak && weak;
             var weight = verb ? VerbWeight : fuller is not null && weak ? ShortFormWeight : weak ? role == Role.Announced ? WeakAnnounced : WeakWeight : hit.Words > 1 ? 1 : several ? ShortFormWeight : 0.85;
-            mentions.Add(new Mention(fuller ?? move, token, length, at, at, role, weak && fuller is null, Base(role) * weight));
+            mentions.Add(new Mention(fuller ?? move, token, length, at, at, role, weak && fuller is null, Base(role) * weight * (misheard.Contains(token) ? MisheardWeight : 1)));
             if (role is Role.Doing or Role.Announced && !weak)
             {
                 position.Imply(token, move);
@@ -94,6 +98,38 @@ public static class MentionFinder
         return ThinLists(WithRepeats(WithOtherSides(SettleAnnouncements(mentions, marks), marks), marks, dose), opening);
     }
 
+    /// <summary>Adds names with a misheard word where no name was heard right; returns where they begin.</summary>
+    private static HashSet<int> Misheard(Speech speech, MoveLexicon lexicon, List<(AliasHit Hit, int Token, int Length)> raw)
+    {
+        var taken = new bool[speech.Tokens.Count + 1];
+        foreach (var (hit, token, length) in raw)
+        {
+            // An everyday word may be the part of a name that was heard right: the "press" of "over head press".
+            for (var t = token; t < token + length && !hit.Weak; t++)
+            {
+                taken[t] = true;
+            }
+        }
+
+        var found = new HashSet<int>();
+        for (var i = 0; i < speech.Tokens.Count; i++)
+        {
+            if (taken[i] || lexicon.Aliases.Misheard(speech.Texts, speech.Stems, i, k => speech.Tokens[k].Pauses || taken[k + 1]) is not { } name
+                || raw.Any(r => r.Token <= i && r.Token + r.Length >= i + name.Length))
+            {
+                continue;
+            }
+
+            raw.RemoveAll(r => r.Token >= i && r.Token < i + name.Length);
+            raw.Add((name.Hit, i, name.Length));
+            found.Add(i);
+            i += name.Length - 1;
+        }
+
+        raw.Sort((a, b) => a.Token.CompareTo(b.Token));
+        return found;
+    }
+
     /// <summary>"Overhead press, one arm": the one-sided form of the move, where the lexicon has it.</summary>
     private static Move OneLimb(Speech speech, MoveLexicon lexicon, Move move, int token, int length)
     {
@@ -109,16 +145,20 @@ public static class MentionFinder
     }
 
     /// <summary>The move a name means where the body is: a leg raise standing, on the side, seated.</summary>
-    private static Move Here(MoveLexicon lexicon, Move named, string position)
+    private static Move Here(MoveLexicon lexicon, Move named, string position, bool weak)
     {
         if (named.Elsewhere.IsEmpty || position.Length == 0 || named.Positions.Contains(position))
         {
             return named;
         }
 
-        var other = named.Elsewhere.FirstOrDefault(id => lexicon[id].Positions.Contains(position));
+        // A name that the other move never goes by stays what it is: a bird dog is none lying down, though "opposite arm and leg" may be.
+        var other = named.Elsewhere.FirstOrDefault(id => lexicon[id].Positions.Contains(position) && (weak || GoesBy(lexicon[id], LastWord(named.Name))));
         return other is null ? named : lexicon[other];
     }
+
+    private static bool GoesBy(Move move, string word) =>
+        move.Aliases.Prepend(move.Name).Any(a => a.Split(' ', '-').Any(w => WordStem.Of(w) == WordStem.Of(word)));
 
     /// <summary>
     /// Names said one after the other with nothing but small words between are a list of what is to come. Three or more always are;

@@ -14,6 +14,7 @@ public sealed class Speech
         Cues = CaptionCleaner.Clean(cues);
         Tokens = Tokenizer.Tokens(Cues);
         Stems = [.. Tokens.Select(t => t.Stem)];
+        Texts = [.. Tokens.Select(t => t.Text)];
         _offsets = new int[Tokens.Count];
         var text = new StringBuilder();
         for (var i = 0; i < Tokens.Count; i++)
@@ -39,6 +40,8 @@ public sealed class Speech
     public IReadOnlyList<Token> Tokens { get; }
 
     public IReadOnlyList<string> Stems { get; }
+
+    public IReadOnlyList<string> Texts { get; }
 
     /// <summary>All token texts with one space between.</summary>
     public string Text { get; }

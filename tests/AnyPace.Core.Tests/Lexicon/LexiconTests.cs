@@ -10,9 +10,9 @@ public sealed class LexiconTests
     private const string Defaults = "family: test\ndefaults: {pattern: squat, positions: [standing], impact: low, sides: both, planes: [sagittal], activity: light, seconds: 3, skill: 1, strains: [], prime: [quads], helper: [], stab: []}\nmoves:\n";
 
     [Fact]
-    public void There_are_at_least_a_hundred_moves_each_with_what_the_measures_need()
+    public void There_are_at_least_350_moves_each_with_what_the_measures_need()
     {
-        Assert.True(Moves.Moves.Length >= 100);
+        Assert.True(Moves.Moves.Length >= 350);
         Assert.All(Moves.Moves, m =>
         {
             Assert.NotEmpty(m.Prime);
@@ -57,6 +57,28 @@ public sealed class LexiconTests
         var found = Moves.Aliases.Longest(stems, 0);
         Assert.Equal(id, found?.Hit.Move.Id);
         Assert.Equal(stems.Count, found?.Length);
+    }
+
+    public static TheoryData<string, string> Names()
+    {
+        var data = new TheoryData<string, string>();
+        foreach (var line in File.ReadLines(Path.Combine(AppContext.BaseDirectory, "Lexicon", "names.txt")).Where(l => l.Length > 0 && l[0] != '#'))
+        {
+            var parts = line.Split(": ");
+            data.Add(parts[0], parts[1]);
+        }
+
+        return data;
+    }
+
+    [Theory]
+    [MemberData(nameof(Names))]
+    public void What_coaches_call_it_is_found(string words, string id)
+    {
+        var stems = new Core.Reading.Speech(Make.Captions($"[0:00] {words}").Cues).Stems;
+        var found = Moves.Aliases.Longest(stems, 0);
+        Assert.Equal(id == "none" ? null : id, found?.Hit.Move.Id);
+        Assert.True(found is null || found.Value.Length == stems.Count, "The name takes only a part of the words.");
     }
 
     [Fact]

@@ -1,0 +1,136 @@
+namespace AnyPace.Core.Lexicon;
+
+/// <summary>
+/// Finds names in which the machine misheard one word. The other words of the name must be right; the wrong one must sound like what it stands
+/// for, or differ by a letter, and must not be a word that coaches use all the time.
+/// </summary>
+internal sealed class MisheardIndex
+{
+    /// <summary>Words that are what they are: said so often that taking them for a slip would do more harm than good.</summary>
+    private static readonly HashSet<string> Everyday =
+    [
+        "a", "about", "after", "again", "all", "always", "an", "and", "any", "are", "arm", "arms", "around", "as", "at", "back", "be", "because", "been", "big", "bit", "body", "both",
+        "breath", "breathe", "bring", "but", "by", "can", "chest", "come", "core", "day", "did", "do", "does", "doing", "don't", "done", "down", "each", "easy", "end", "every", "feel",
+        "feet", "few", "fine", "first", "floor", "for", "foot", "four", "from", "front", "get", "give", "go", "going", "gonna", "good", "got", "great", "had", "hand", "hands", "hard",
+        "has", "have", "he", "head", "heel", "heels", "her", "here", "high", "hip", "hips", "his", "hold", "how", "i", "i'm", "if", "in", "inside", "into", "is", "it", "it's", "its",
+        "just", "keep", "knee", "knees", "know", "last", "left", "leg", "legs", "let", "let's", "lift", "light", "like", "little", "long", "look", "love", "low", "make", "mat", "me",
+        "more", "most", "move", "much", "my", "need", "next", "nice", "no", "not", "now", "of", "off", "ok", "okay", "on", "once", "one", "only", "or", "other", "our", "out", "outside",
+        "over", "part", "people", "place", "press", "pull", "pulse", "push", "put", "ready", "really", "rest", "right", "round", "run", "same", "see", "set", "she", "should", "side", "sit",
+        "slow", "small", "so", "some", "squeeze", "stand", "start", "stay", "step", "still", "stop", "straight", "strong", "such", "take", "tall", "than", "that", "that's", "the", "their",
+        "them", "then", "there", "these", "they", "thing", "this", "those", "three", "through", "time", "to", "toe", "toes", "together", "too", "top", "touch", "try", "turn", "two", "up",
+        "us", "use", "very", "want", "was", "water", "way", "we", "we're", "weight", "weights", "well", "were", "what", "when", "where", "which", "while", "who", "why", "wide", "will",
+        "with", "work", "would", "yeah", "yes", "you", "you're", "your", "lower", "raise", "reach", "kick", "walk", "roll", "drop", "tap", "arch", "peel", "part", "point", "bent", "bend",
+        "plan", "plant", "place", "flat", "full", "fall", "feel", "fold", "foam", "form", "heart", "heat", "hurt", "late", "less", "lot", "lots", "lead", "rate", "red", "rep", "reps", "ride",
+        "bored", "board", "cheer", "chair", "share", "shape", "shake", "sky", "skin", "spine", "spin", "spot", "sport", "test", "tight", "thigh", "thighs", "toward", "towards", "worry",
+    ];
+
+    /// <summary>A word alone must be this long, in letters, to be taken for another.</summary>
+    private const int LongWord = 6;
+
+    private readonly Dictionary<string, List<(AliasHit Hit, string Word)>> _byRest = [];
+    private readonly Dictionary<string, List<(AliasHit Hit, string Word)>> _bySound = [];
+
+    /// <summary>Adds a name by its words as written, lower case.</summary>
+    public void Add(IReadOnlyList<string> words, IReadOnlyList<string> stems, AliasHit hit)
+    {
+        if (hit.Weak)
+        {
+            return;
+        }
+
+        if (words.Count == 1)
+        {
+            if (words[0].Length >= LongWord)
+            {
+                List(_bySound, SoundKey.Of(words[0])).Add((hit, words[0]));
+            }
+
+            return;
+        }
+
+        for (var k = 0; k < words.Count && words.Count <= 4; k++)
+        {
+            if (words[k].Length >= 3)
+            {
+                List(_byRest, Rest(stems, k)).Add((hit, words[k]));
+            }
+        }
+    }
+
+    /// <summary>The name that begins at a word with one of its words misheard; the longest that fits.</summary>
+    /// <param name="texts">Words as captioned, lower case.</param>
+    public (AliasHit Hit, int Length)? Find(IReadOnlyList<string> texts, IReadOnlyList<string> stems, int start, Func<int, bool> pauses)
+    {
+        for (var n = Math.Min(4, texts.Count - start); n >= 1; n--)
+        {
+            var broken = false;
+            for (var i = start; i < start + n - 1 && !broken; i++)
+            {
+                broken = pauses(i);
+            }
+
+            if (broken)
+            {
+                continue;
+            }
+
+            if (n == 1)
+            {
+                return !Everyday.Contains(texts[start]) && texts[start].Length >= LongWord && _bySound.TryGetValue(SoundKey.Of(texts[start]), out var alike)
+                    && alike.FirstOrDefault(c => c.Word[0] == texts[start][0] && SoundKey.Distance(c.Word, texts[start], 1) <= 1) is { Word: not null } one
+                    ? (one.Hit, 1)
+                    : null;
+            }
+
+            var window = new ArraySegment<string>([.. stems.Skip(start).Take(n)]);
+            for (var k = 0; k < n; k++)
+            {
+                var said = texts[start + k];
+                if (Everyday.Contains(said) || !char.IsLetter(said[0]) || !_byRest.TryGetValue(Rest(window, k), out var candidates))
+                {
+                    continue;
+                }
+
+                // "Side" and "up" are in every sentence: beside them only a long word that sounds the same will do.
+                var plain = Enumerable.Range(start, n).Where(i => i != start + k).All(i => Everyday.Contains(texts[i]));
+                foreach (var (hit, word) in candidates)
+                {
+                    if (plain ? SoundKey.Of(word) is { Length: >= 4 } key && key == SoundKey.Of(said) : Alike(said, word))
+                    {
+                        return (hit, n);
+                    }
+                }
+            }
+        }
+
+        return null;
+    }
+
+    private static bool Alike(string spoken, string word)
+    {
+        var said = spoken.EndsWith('s') && !word.EndsWith('s') ? spoken.EndsWith("es", StringComparison.Ordinal) && !word.EndsWith('e') ? spoken[..^2] : spoken[..^1] : spoken;
+        var key = SoundKey.Of(word);
+        return (key.Length >= 2 && SoundKey.Of(said) == key) || (word.Length >= 5 && SoundKey.Distance(said, word, 1) <= 1) || (word.Length >= 8 && SoundKey.Distance(said, word, 2) <= 2);
+    }
+
+    private static string Rest(IReadOnlyList<string> stems, int without)
+    {
+        var key = new System.Text.StringBuilder();
+        for (var i = 0; i < stems.Count; i++)
+        {
+            key.Append(i == without ? "*" : stems[i]).Append(' ');
+        }
+
+        return key.ToString();
+    }
+
+    private static List<(AliasHit, string)> List(Dictionary<string, List<(AliasHit, string)>> index, string key)
+    {
+        if (!index.TryGetValue(key, out var list))
+        {
+            index[key] = list = [];
+        }
+
+        return list;
+    }
+}
