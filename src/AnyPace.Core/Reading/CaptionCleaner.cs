@@ -26,9 +26,19 @@ public static partial class CaptionCleaner
     {
         var kept = new List<Cue>(cues.Count);
         List<string> before = [];
+        var lastLine = "";
         foreach (var cue in cues)
         {
-            var words = Words(NoiseTag().Replace(cue.Text, " ").Replace(">>", " ", StringComparison.Ordinal));
+            // Rolling captions show the line before once more above the new one.
+            var lines = cue.Text.Split('\n', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
+            var rolls = lines.Length > 1 && lines[0] == lastLine;
+            lastLine = lines.Length > 0 ? lines[^1] : lastLine;
+            if (rolls)
+            {
+                before = [];
+            }
+
+            var words = Words(NoiseTag().Replace(rolls ? string.Join(' ', lines.Skip(1)) : cue.Text, " ").Replace(">>", " ", StringComparison.Ordinal));
             var repeat = Repeated(before, words);
             if (words.Count > 0)
             {

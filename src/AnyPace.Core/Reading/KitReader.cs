@@ -65,7 +65,7 @@ internal static partial class KitReader
                     continue;
                 }
 
-                var said = NeedOf(before, after, speech.Preceding(token, 10), item);
+                var said = NeedOf(before, after, speech.Preceding(token, 16), item);
                 if (speech.At(token) < firstBout && (said != KitNeed.Required || NeedWords().IsMatch(before)))
                 {
                     // What is said of it before the class begins settles it; the plainest need said there counts.
@@ -115,7 +115,9 @@ internal static partial class KitReader
 
     private static KitNeed NeedOf(string before, string after, string preceding, string item)
     {
-        if (StandIns.ContainsKey(item) && (SubstituteBefore().IsMatch(before) || (Lacking().IsMatch(preceding) && (before.Length < preceding.Length || WillDo().IsMatch(after))) || (WillDo().IsMatch(after) && Lacking().IsMatch(preceding))))
+        // Only what is named before it can be stood in for.
+        var instead = SubstituteBefore().IsMatch(before) || (Lacking().IsMatch(preceding) && (before.Length < preceding.Length || WillDo().IsMatch(after)));
+        if (instead && StandIns.TryGetValue(item, out var first) && (preceding.Contains(first.Split(' ')[^1], StringComparison.Ordinal) || (first == "dumbbell" && preceding.Contains("weight", StringComparison.Ordinal)) || before.Contains("instead", StringComparison.Ordinal) || after.Contains("instead", StringComparison.Ordinal)))
         {
             return KitNeed.Substitute;
         }

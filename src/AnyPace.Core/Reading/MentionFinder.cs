@@ -57,7 +57,7 @@ public static class MentionFinder
         {
             var (hit, token, length) = raw[i];
             var at = speech.At(token);
-            var role = RoleReader.Of(speech, token, length, at < opening);
+            var role = RoleReader.Of(speech, token, length, hit.Move.IsGentle, at < opening);
             if (role == Role.Doing && InRest(marks, at))
             {
                 role = Role.Announced;
@@ -72,7 +72,8 @@ public static class MentionFinder
             var several = hit.Weak && length == 1 && speech.Tokens[token].Text is [.., not 's', 's'];
             var weak = (hit.Weak && !several) || RoleReader.IsVerb(speech, token, length);
             var move = OneLimb(speech, lexicon, Here(lexicon, hit.Move, position.At(token), hit.Weak), token, length);
-            var fuller = hit.Words == 1 || !move.Parts.IsEmpty ? EarlierOf(mentions, move, weak || several, at) : null;
+            var general = (hit.Words == 1 && WordStem.Of(speech.Tokens[token + length - 1].Text) == WordStem.Of(LastWord(move.Name))) || !move.Parts.IsEmpty;
+            var fuller = general ? EarlierOf(mentions, move, weak || several, at) : null;
             var verb = !hit.Weak && weak;
             var weight = verb ? VerbWeight : fuller is not null && weak ? ShortFormWeight : weak ? role == Role.Announced ? WeakAnnounced : WeakWeight : hit.Words > 1 ? 1 : several ? ShortFormWeight : 0.85;
             mentions.Add(new Mention(fuller ?? move, token, length, at, at, role, weak && fuller is null, Base(role) * weight * (misheard.Contains(token) ? MisheardWeight : 1)));

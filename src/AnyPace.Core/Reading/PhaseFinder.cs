@@ -10,6 +10,9 @@ internal static class PhaseFinder
     /// <summary>A gap inside the work longer than this, in seconds, is a break rather than a rest.</summary>
     private const double BreakFrom = 50;
 
+    /// <summary>Share of the class from which gentle moves are its work.</summary>
+    private const double GentleClass = 0.8;
+
     public static ImmutableArray<Phase> Find(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Bout> bouts, MoveLexicon lexicon)
     {
         var end = speech.End.Value;
@@ -90,8 +93,16 @@ internal static class PhaseFinder
         var overSaid = marks.Where(m => m.Kind == MarkKind.WarmUpOver && m.At < end * 0.55).Select(m => m.At).ToList();
         var coolSaid = marks.Where(m => m.Kind == MarkKind.CoolDown && m.At > end * 0.45).Select(m => m.At).ToList();
 
+        // In a class of stretches and mobility those are the work; only what is said, and lying still at the end, sets phases apart.
+        var gentle = bouts.Where(b => lexicon[b.MoveId].IsGentle).Sum(b => b.Span.Length.Value) >= GentleClass * bouts.Sum(b => b.Span.Length.Value);
+
         double Warm(int i)
         {
+            if (gentle)
+            {
+                return warmSaid.Count > 0 && bouts[i].Span.Start.Value < end * 0.3 ? 0.3 : -0.3;
+            }
+
             var move = lexicon[bouts[i].MoveId];
             var late = bouts[i].Span.Start.Value > Math.Max(480, end * 0.4) ? -1.5 : 0;
             return late + (move.IsGentle ? (move.IsStretch ? 0.6 : 1) : move.Met.Value <= 5 && move.Pattern is "locomotion" ? 0.15 : move.Impact >= Impact.High ? -0.7 : -0.35);
@@ -99,12 +110,22 @@ internal static class PhaseFinder
 
         double Work(int i)
         {
+            if (gentle)
+            {
+                return 0.3;
+            }
+
             var move = lexicon[bouts[i].MoveId];
             return move.IsGentle ? (move.IsStretch ? -1 : -0.8) : 0.6;
         }
 
         double Cool(int i)
         {
+            if (gentle)
+            {
+                return lexicon[bouts[i].MoveId].Id is "savasana" or "breathing" && bouts[i].Span.Start.Value > end * 0.6 ? 1.5 : coolSaid.Count > 0 && bouts[i].Span.Start.Value > coolSaid[0] - 10 ? 0.5 : -0.3;
+            }
+
             var move = lexicon[bouts[i].MoveId];
             var early = bouts[i].Span.Start.Value < end * 0.5 ? -1.5 : 0;
             return early + (move.IsStretch ? 1.1 : move.IsGentle ? 0.6 : -0.9);

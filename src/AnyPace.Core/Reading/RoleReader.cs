@@ -5,8 +5,9 @@ namespace AnyPace.Core.Reading;
 /// <summary>Decides from the words around a name what they do with the move.</summary>
 internal static partial class RoleReader
 {
+    /// <param name="gentle">True for stretches and mobility, whose names may well end in "position".</param>
     /// <param name="beforeOpening">True before the class proper begins: what is named there is a list of what will come.</param>
-    public static Role Of(Speech speech, int token, int length, bool beforeOpening)
+    public static Role Of(Speech speech, int token, int length, bool gentle, bool beforeOpening)
     {
         var before = speech.Before(token, 8);
         var after = speech.After(token + length, 7);
@@ -16,7 +17,7 @@ internal static partial class RoleReader
         }
 
         // "Stay in that squat position": a shape that another move has.
-        if (token + length < speech.Tokens.Count && speech.Tokens[token + length].Text is "position" or "stance" or "shape"
+        if ((!gentle && token + length < speech.Tokens.Count && speech.Tokens[token + length].Text is "position" or "stance" or "shape")
             || (Comparison().IsMatch(before) && !WouldLike().IsMatch(before)))
         {
             return Role.Compared;
@@ -64,7 +65,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(not (just|only)|no (problem|worries|rest|break|stopping)|why not)\b[^.]*$", Options)]
     private static partial Regex NotOnly();
 
-    [GeneratedRegex(@"\b(like|similar to|same as|as if|think of|kind of|imagine|remember|than|almost|version of|as in|looks like)( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|were|that|if|normal|regular))*$", Options)]
+    [GeneratedRegex(@"\b(like|similar to|same as|as if|think of|kind of|imagine|remember|than|almost|version of|as in|looks like|\bas (a|an|the|our|your|in|that)|(still|just) add(ing)? (a|an|some|in a|in the|in|the|your)|now add (a|an|some|in a|your)|add (a|an|some|in a|in some|your))( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|were|that|if|normal|regular))*$", Options)]
     private static partial Regex Comparison();
 
     [GeneratedRegex(@"\b(would|d|i'd|you'd|if you) like\b", Options)]
