@@ -26,6 +26,9 @@ public static class MentionFinder
     /// <summary>A name with a misheard word is a little less sure.</summary>
     private const double MisheardWeight = 0.85;
 
+    /// <summary>A list is said in one breath: at most this many seconds a word.</summary>
+    private const double ListPace = 1.2;
+
     /// <summary>A description with nothing else named around it.</summary>
     private const double DescribedWeight = 0.75;
 
@@ -94,7 +97,7 @@ public static class MentionFinder
             }
         }
 
-        WeighDescriptions(mentions);
+        WeighDescriptions(mentions, speech.End.Value);
 
         return ThinLists(WithRepeats(WithOtherSides(SettleAnnouncements(mentions, marks), marks), marks, dose), opening);
     }
@@ -202,7 +205,7 @@ public static class MentionFinder
             }
 
             return b.Token - end <= 4 && a.Hit.Move.Id != b.Hit.Move.Id && !IsFuller(b.Hit.Move, a.Hit.Move) && !SamePart(a.Hit.Move, b.Hit.Move) && !a.Hit.Weak && !b.Hit.Weak && !speech.Tokens[end - 1].Stops
-                && (joins > 0 || speech.Tokens[end - 1].Pauses || b.Token == end) && speech.At(b.Token) - speech.At(a.Token) < 6;
+                && (joins > 0 || speech.Tokens[end - 1].Pauses || b.Token == end) && speech.At(b.Token) - speech.At(a.Token) < Math.Min(6, ListPace * (b.Token - a.Token));
         }
     }
 
@@ -227,8 +230,11 @@ public static class MentionFinder
     /// Many stretches are never named, only described ("ankle over the opposite knee"). Such words count where no other move was just named;
     /// right after a name they say how that one is done.
     /// </summary>
-    private static void WeighDescriptions(List<Mention> mentions)
+    private static void WeighDescriptions(List<Mention> mentions, double end)
     {
+        // "Breathe in, breathe out" is a move of its own at both ends of a class; in between it is how moves are done.
+        const double opening = 0.12;
+        const double closing = 0.8;
         for (var i = 0; i < mentions.Count; i++)
         {
             if (mentions[i] is not { Weak: true, Role: Role.Doing or Role.Announced } m)
@@ -236,7 +242,8 @@ public static class MentionFinder
                 continue;
             }
 
-            var underway = mentions.Any(o => !o.Weak && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && o.EffectiveAt > m.At - DescribesWithin && o.At < m.At + 5);
+            var midClass = m.Move.Pattern == "breathing" && m.At > opening * end && m.At < closing * end;
+            var underway = midClass || mentions.Any(o => !o.Weak && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && o.EffectiveAt > m.At - DescribesWithin && o.At < m.At + 5);
             mentions[i] = m with { Weight = underway ? 0.15 : m.Length > 1 && m.Weight > VerbWeight * 1.5 ? DescribedWeight : m.Weight };
         }
     }

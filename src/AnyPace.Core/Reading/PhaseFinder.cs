@@ -105,7 +105,7 @@ internal static class PhaseFinder
 
             var move = lexicon[bouts[i].MoveId];
             var late = bouts[i].Span.Start.Value > Math.Max(480, end * 0.4) ? -1.5 : 0;
-            return late + (move.IsGentle ? (move.IsStretch ? 0.6 : 1) : move.Met.Value <= 5 && move.Pattern is "locomotion" ? 0.15 : move.Impact >= Impact.High ? -0.7 : -0.35);
+            return late + (move.IsGentle ? (move.IsStretch ? 0.6 : 1) : move.Met.Value <= 5 && move.Pattern is "locomotion" ? (move.Id is "march" or "side-step" ? 0.35 : 0.15) : move.Impact >= Impact.High ? -0.7 : -0.35);
         }
 
         double Work(int i)
