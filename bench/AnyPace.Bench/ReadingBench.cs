@@ -101,13 +101,15 @@ internal static class ReadingBench
             return known.Count == 0 ? "-" : show(known.Aggregate((a, b) => a + b));
         }
 
+        string Presence(Tally t) => $"{t.Hits} of {t.Hits + t.Extra + t.Missed} (+{t.Extra} -{t.Missed})";
         string Both(Tally t) => $"{t.F1:0.00} (p {t.Precision:0.00}, r {t.Recall:0.00})";
         string Of(Func<ReadingScore, int> of, int each) => $"{scores.Sum(of)} of {scores.Count * each}";
         return
         [
             ("moves F1", Mean(s => s.MovesF1)),
             ("bouts within 15 s", Mean(s => s.BoutsFound)),
-            ("warm-up, cool-down presence", Of(s => (s.WarmUpRight ? 1 : 0) + (s.CoolDownRight ? 1 : 0), 2)),
+            ("warm-up presence", Sum(s => s.WarmUp, Presence)),
+            ("cool-down presence", Sum(s => s.CoolDown, Presence)),
             ("phase seconds", Mean(s => s.PhaseOverlap)),
             ("structure exact", Mean(s => s.StructureExact)),
             ("equipment F1", Sum(s => s.Equipment, Both)),
@@ -129,7 +131,7 @@ internal static class ReadingBench
         foreach (var (name, s) in scores)
         {
             Console.WriteLine(
-                $"{name,-22} moves {s.MovesF1:0.00}  bouts {s.BoutsFound:0.00}  phases {s.PhaseOverlap:0.00} {(s.WarmUpRight ? "" : "warm-up! ")}{(s.CoolDownRight ? "" : "cool-down! ")}"
+                $"{name,-22} moves {s.MovesF1:0.00}  bouts {s.BoutsFound:0.00}  phases {s.PhaseOverlap:0.00} {(s.WarmUp.Hits > 0 ? "" : "warm-up! ")}{(s.CoolDown.Hits > 0 ? "" : "cool-down! ")}"
                 + $" dose {s.StructureExact?.ToString("0.0", CultureInfo.InvariantCulture) ?? "-"}  kit {F(s.Equipment)}  options {F(s.Options)}  cautions {F(s.Cautions)}"
                 + $"  promises {F(s.Claims)}  outside {F(s.Outside)}  impact {(s.ImpactExact ? "ok" : "!")}  muscles {s.MusclesTopFive:0.0}  level {(s.LevelWithinOne ? "ok" : "!")}");
             if (!s.Missed.IsEmpty || !s.Extra.IsEmpty)

@@ -10,6 +10,10 @@ internal static class PhaseFinder
     /// <summary>A gap inside the work longer than this, in seconds, is a break rather than a rest.</summary>
     private const double BreakFrom = 50;
 
+    /// <summary>What a class of stretches ends with.</summary>
+    private static readonly HashSet<string> SettlesDown =
+        ["savasana", "breathing", "child-pose", "knees-to-chest", "supine-twist", "happy-baby", "legs-up", "full-body-stretch", "seated-twist", "neck-stretch", "overhead-reach"];
+
     /// <summary>Share of the class from which gentle moves are its work.</summary>
     private const double GentleClass = 0.8;
 
@@ -100,7 +104,8 @@ internal static class PhaseFinder
         {
             if (gentle)
             {
-                return warmSaid.Count > 0 && bouts[i].Span.Start.Value < end * 0.3 ? 0.3 : -0.3;
+                var early = bouts[i].Span.Start.Value < end * 0.2;
+                return early && !lexicon[bouts[i].MoveId].IsStretch ? 0.9 : warmSaid.Count > 0 && bouts[i].Span.Start.Value < end * 0.3 ? 0.4 : -0.3;
             }
 
             var move = lexicon[bouts[i].MoveId];
@@ -123,7 +128,7 @@ internal static class PhaseFinder
         {
             if (gentle)
             {
-                return lexicon[bouts[i].MoveId].Id is "savasana" or "breathing" && bouts[i].Span.Start.Value > end * 0.6 ? 1.5 : coolSaid.Count > 0 && bouts[i].Span.Start.Value > coolSaid[0] - 10 ? 0.5 : -0.3;
+                return SettlesDown.Contains(bouts[i].MoveId) && bouts[i].Span.Start.Value > end * 0.7 ? 0.9 : coolSaid.Count > 0 && bouts[i].Span.Start.Value > coolSaid[0] - 10 ? 0.5 : -0.3;
             }
 
             var move = lexicon[bouts[i].MoveId];

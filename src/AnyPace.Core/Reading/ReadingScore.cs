@@ -21,6 +21,7 @@ public readonly record struct Tally(int Hits, int Extra, int Missed)
 /// <param name="MovesF1">Of the distinct moves done.</param>
 /// <param name="BoutsFound">Share of marked bouts with a proposed bout of the same move whose start is within 15 s.</param>
 /// <param name="PhaseOverlap">Share of the seconds that carry the same phase.</param>
+/// <param name="WarmUp">Whether there is one: a hit where both say the same.</param>
 /// <param name="StructureExact">Share of the marked structures of which every said part is proposed.</param>
 /// <param name="Equipment">Of item with need.</param>
 /// <param name="ImpactExact">The highest class, measured from the proposed bouts, is that of the marked ones.</param>
@@ -28,7 +29,7 @@ public readonly record struct Tally(int Hits, int Extra, int Missed)
 /// <param name="LevelWithinOne">The levels measured from both differ by at most one.</param>
 /// <param name="Proposals">Each proposed bout: how sure, and whether a marked bout of the move starts within 15 s. For calibration.</param>
 public sealed record ReadingScore(
-    double MovesF1, double BoutsFound, double PhaseOverlap, bool WarmUpRight, bool CoolDownRight, double? StructureExact, Tally Equipment, bool ImpactExact,
+    double MovesF1, double BoutsFound, double PhaseOverlap, Tally WarmUp, Tally CoolDown, double? StructureExact, Tally Equipment, bool ImpactExact,
     double MusclesTopFive, bool LevelWithinOne, Tally? Options, Tally? Cautions, Tally? Claims, Tally? Outside,
     ImmutableArray<string> Missed, ImmutableArray<string> Extra, ImmutableArray<(double Confidence, bool Right)> Proposals)
 {
@@ -59,7 +60,6 @@ public sealed record ReadingScore(
             same += proposed.PhaseAt(new Seconds(t)) == marking.PhaseAt(new Seconds(t)) ? 1 : 0;
         }
 
-        bool Has(Timeline timeline, PhaseKind kind) => timeline.Phases.Any(p => p.Kind == kind);
         var measured = Measure.All(proposed, lexicon).AsLed;
         var measuredGold = Measure.All(gold.Correct(proposed), lexicon).AsLed;
         var top = measuredGold.Muscles.Take(5).Select(m => m.Muscle).ToHashSet();
@@ -67,8 +67,8 @@ public sealed record ReadingScore(
             Sets(found, marked).F1,
             gold.Bouts.IsEmpty ? 1 : hits / (double)gold.Bouts.Length,
             all == 0 ? 1 : same / all,
-            Has(proposed, PhaseKind.WarmUp) == Has(marking, PhaseKind.WarmUp),
-            Has(proposed, PhaseKind.CoolDown) == Has(marking, PhaseKind.CoolDown),
+            Presence(proposed, marking, PhaseKind.WarmUp),
+            Presence(proposed, marking, PhaseKind.CoolDown),
             gold.Structures is { Length: > 0 } structures ? structures.Average(s => proposed.Structures.Any(p => Fits(p, s)) ? 1.0 : 0) : null,
             Sets([.. proposed.Kit.Select(k => $"{k.Item} {k.Need.ToString().ToLowerInvariant()}")], [.. gold.Kit]),
             measured.Impact.Highest == measuredGold.Impact.Highest,
@@ -115,6 +115,18 @@ public sealed record ReadingScore(
         }
 
         return new Tally(hits, extra - hits, marked.Length - hits);
+    }
+
+    /// <summary>A phase proposed and marked is a hit; one that neither has counts as one too.</summary>
+    private static Tally Presence(Timeline proposed, Timeline marked, PhaseKind kind)
+    {
+        bool Has(Timeline timeline) => timeline.Phases.Any(p => p.Kind == kind);
+        return (Has(proposed), Has(marked)) switch
+        {
+            (true, false) => new Tally(0, 1, 0),
+            (false, true) => new Tally(0, 0, 1),
+            _ => new Tally(1, 0, 0),
+        };
     }
 
     private static Tally Sets(HashSet<string> found, HashSet<string> marked)
