@@ -93,10 +93,9 @@ public sealed class AliasIndex
         return best;
     }
 
-    /// <summary>A name that begins at a word, with one of its words misheard; looked for where no name is heard right.</summary>
-    /// <param name="texts">Words as captioned, lower case.</param>
-    public (AliasHit Hit, int Length)? Misheard(IReadOnlyList<string> texts, IReadOnlyList<string> stems, int start, Func<int, bool> pauses) =>
-        _misheard.Find(texts, stems, start, pauses);
+    /// <inheritdoc cref="MisheardIndex.Find"/>
+    public IEnumerable<(AliasHit Hit, int Start, int Length)> Misheard(IReadOnlyList<string> texts, IReadOnlyList<string> stems, Func<int, bool> taken, Func<int, bool> closed) =>
+        _misheard.Find(texts, stems, taken, closed);
 
     private static string Key(string name) => string.Join(' ', Split(name));
 

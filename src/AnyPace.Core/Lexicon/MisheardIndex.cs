@@ -24,11 +24,14 @@ internal sealed class MisheardIndex
         "bored", "board", "cheer", "chair", "share", "shape", "shake", "sky", "skin", "spine", "spin", "spot", "sport", "test", "tight", "thigh", "thighs", "toward", "towards", "worry",
     ];
 
+    private const int LongestName = 4;
+
     /// <summary>A word alone must be this long, in letters, to be taken for another.</summary>
     private const int LongWord = 6;
 
     private readonly Dictionary<string, List<(AliasHit Hit, string Word)>> _byRest = [];
     private readonly Dictionary<string, List<(AliasHit Hit, string Word)>> _bySound = [];
+    private readonly HashSet<string> _nameStems = [];
 
     /// <summary>Adds a name by its words as written, lower case.</summary>
     public void Add(IReadOnlyList<string> words, IReadOnlyList<string> stems, AliasHit hit)
@@ -48,7 +51,12 @@ internal sealed class MisheardIndex
             return;
         }
 
-        for (var k = 0; k < words.Count && words.Count <= 4; k++)
+        if (words.Count <= LongestName)
+        {
+            _nameStems.UnionWith(stems);
+        }
+
+        for (var k = 0; k < words.Count && words.Count <= LongestName; k++)
         {
             if (words[k].Length >= 3)
             {
@@ -57,45 +65,64 @@ internal sealed class MisheardIndex
         }
     }
 
-    /// <summary>The name that begins at a word with one of its words misheard; the longest that fits.</summary>
+    /// <summary>All names in a text that have one word misheard, the longest that fits at each place, none overlapping.</summary>
     /// <param name="texts">Words as captioned, lower case.</param>
-    public (AliasHit Hit, int Length)? Find(IReadOnlyList<string> texts, IReadOnlyList<string> stems, int start, Func<int, bool> pauses)
+    /// <param name="closed">True for a word after which no name goes on, or that belongs to a name heard right.</param>
+    public IEnumerable<(AliasHit Hit, int Start, int Length)> Find(IReadOnlyList<string> texts, IReadOnlyList<string> stems, Func<int, bool> taken, Func<int, bool> closed)
     {
-        for (var n = Math.Min(4, texts.Count - start); n >= 1; n--)
+        var ofName = new bool[texts.Count];
+        var everyday = new bool[texts.Count];
+        for (var i = 0; i < texts.Count; i++)
         {
-            var broken = false;
-            for (var i = start; i < start + n - 1 && !broken; i++)
-            {
-                broken = pauses(i);
-            }
+            ofName[i] = _nameStems.Contains(stems[i]);
+            everyday[i] = Everyday.Contains(texts[i]);
+        }
 
-            if (broken)
+        for (var start = 0; start < texts.Count; start++)
+        {
+            if (taken(start) || At(texts, stems, start, ofName, everyday, closed) is not { } found)
             {
                 continue;
             }
 
-            if (n == 1)
+            yield return (found.Hit, start, found.Length);
+            start += found.Length - 1;
+        }
+    }
+
+    private (AliasHit Hit, int Length)? At(IReadOnlyList<string> texts, IReadOnlyList<string> stems, int start, bool[] ofName, bool[] everyday, Func<int, bool> closed)
+    {
+        // All words but one must belong to some name; most stretches of speech end here at once.
+        var longest = 0;
+        var strange = 0;
+        while (longest < LongestName && start + longest < texts.Count && (longest == 0 || !closed(start + longest - 1)))
+        {
+            strange += ofName[start + longest] ? 0 : 1;
+            if (strange > 1)
             {
-                return !Everyday.Contains(texts[start]) && texts[start].Length >= LongWord && _bySound.TryGetValue(SoundKey.Of(texts[start]), out var alike)
-                    && alike.FirstOrDefault(c => c.Word[0] == texts[start][0] && SoundKey.Distance(c.Word, texts[start], 1) <= 1) is { Word: not null } one
-                    ? (one.Hit, 1)
-                    : null;
+                break;
             }
 
-            var window = new ArraySegment<string>([.. stems.Skip(start).Take(n)]);
-            for (var k = 0; k < n; k++)
+            longest++;
+        }
+
+        for (var n = longest; n >= 2; n--)
+        {
+            var unknown = Enumerable.Range(start, n).FirstOrDefault(i => !ofName[i], -1);
+            string[]? window = null;
+            for (var k = start; k < start + n; k++)
             {
-                var said = texts[start + k];
-                if (Everyday.Contains(said) || !char.IsLetter(said[0]) || !_byRest.TryGetValue(Rest(window, k), out var candidates))
+                if ((unknown >= 0 && unknown != k) || everyday[k] || !char.IsLetter(texts[k][0])
+                    || !_byRest.TryGetValue(Rest(window ??= [.. stems.Skip(start).Take(n)], k - start), out var candidates))
                 {
                     continue;
                 }
 
                 // "Side" and "up" are in every sentence: beside them only a long word that sounds the same will do.
-                var plain = Enumerable.Range(start, n).Where(i => i != start + k).All(i => Everyday.Contains(texts[i]));
+                var plain = Enumerable.Range(start, n).All(i => i == k || everyday[i]);
                 foreach (var (hit, word) in candidates)
                 {
-                    if (plain ? SoundKey.Of(word) is { Length: >= 4 } key && key == SoundKey.Of(said) : Alike(said, word))
+                    if (plain ? SoundKey.Of(word) is { Length: >= 4 } key && key == SoundKey.Of(texts[k]) : Alike(texts[k], word))
                     {
                         return (hit, n);
                     }
@@ -103,7 +130,11 @@ internal sealed class MisheardIndex
             }
         }
 
-        return null;
+        var alone = texts[start];
+        return !everyday[start] && alone.Length >= LongWord && _bySound.TryGetValue(SoundKey.Of(alone), out var alike)
+            && alike.FirstOrDefault(c => c.Word[0] == alone[0] && SoundKey.Distance(c.Word, alone, 1) <= 1) is { Word: not null } one
+            ? (one.Hit, 1)
+            : null;
     }
 
     private static bool Alike(string spoken, string word)

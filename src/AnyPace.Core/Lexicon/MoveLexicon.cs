@@ -15,6 +15,8 @@ public sealed class MoveLexicon
     /// <summary>Composed moves that were asked for; each follows from the parts alone, so keeping them changes no answer.</summary>
     private readonly ConcurrentDictionary<string, Move> _composed = new();
 
+    private readonly ConcurrentDictionary<string, ImmutableArray<string>> _nameStems = new();
+
     public MoveLexicon(IEnumerable<Move> moves)
     {
         Moves = [.. moves.OrderBy(m => m.Name, StringComparer.OrdinalIgnoreCase)];
@@ -58,4 +60,7 @@ public sealed class MoveLexicon
         var id = $"{first.Id}{Composition.Joint}{second.Id}";
         return _byParts.TryGetValue(id, out var named) ? named : _composed.GetOrAdd(id, _ => Composition.Of(first, second));
     }
+
+    /// <summary>The stems of the words of a move's name, in order.</summary>
+    public ImmutableArray<string> NameStems(Move move) => _nameStems.GetOrAdd(move.Id, _ => [.. move.Name.Split(' ', '-').Select(WordStem.Of)]);
 }

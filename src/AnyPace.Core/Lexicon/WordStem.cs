@@ -64,6 +64,11 @@ public static class WordStem
     /// <summary>Lower case, accents and apostrophes removed.</summary>
     private static string Fold(string word)
     {
+        if (word.All(char.IsAsciiLetterLower))
+        {
+            return word;
+        }
+
         var builder = new StringBuilder(word.Length);
         foreach (var c in word)
         {

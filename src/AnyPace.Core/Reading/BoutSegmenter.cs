@@ -39,34 +39,41 @@ internal static class BoutSegmenter
 
         // Where the last bout on the best way to an edge began; bouts of a timed class follow each other at a steady beat.
         var lastStart = new double[edges.Length];
+        Array.Fill(best, double.NegativeInfinity);
+        best[0] = 0;
         lastStart[0] = double.NegativeInfinity;
-        for (var j = 1; j < edges.Length; j++)
+        for (var i = 0; i < edges.Length - 1; i++)
         {
-            best[j] = double.NegativeInfinity;
-            for (var i = j - 1; i >= 0; i--)
+            scene.From(i);
+            var mayRepeat = scene.MayRepeat(edges[i]);
+            var rest = best[i] - (label[i] is null ? 0 : 0.15);
+            var beat = scene.Beat(edges[i] - lastStart[i]);
+            for (var j = i + 1; j < edges.Length; j++)
             {
                 var length = edges[j] - edges[i];
-                if (length > LongestBout && i < j - 1)
+                if (length > LongestBout && j > i + 1)
                 {
                     break;
                 }
 
-                var idle = best[i] + scene.Idle(i, j) - (label[i] is null ? 0 : 0.15);
+                scene.To(j);
+                var idle = rest + scene.Idle();
                 if (idle > best[j])
                 {
                     (best[j], from[j], label[j], lastStart[j]) = (idle, i, null, lastStart[i]);
                 }
 
-                if (length < ShortestBout)
+                if (length < ShortestBout || scene.Candidates == 0)
                 {
                     continue;
                 }
 
-                var beat = scene.Beat(edges[i] - lastStart[i]);
-                foreach (var (move, score) in scene.Moves(i, j))
+                var shape = scene.Shape() + beat + best[i];
+                for (var k = 0; k < scene.Candidates; k++)
                 {
-                    var again = label[i]?.Id == move.Id && !scene.MayRepeat(edges[i]) ? 1.0 : 0;
-                    var total = best[i] + score + beat - again;
+                    var move = scene.Candidate(k);
+                    var again = !mayRepeat && label[i]?.Id == move.Id ? 1.0 : 0;
+                    var total = shape + scene.Score(k) - again;
                     if (total > best[j])
                     {
                         (best[j], from[j], label[j], lastStart[j]) = (total, i, move, edges[i]);
@@ -101,8 +108,28 @@ internal static class BoutSegmenter
         private readonly SaidDose _dose;
         private readonly double? _period;
 
-        // Scratch, reused for every stretch: own weight per move.
-        private readonly Dictionary<string, (Move Move, double Own, double Peak, double First)> _sums = [];
+        // The stretch under consideration and what lies in it; it only ever grows at its end.
+        private readonly List<Sum> _sums = [];
+        private readonly EdgeView[] _at;
+        private int _from;
+        private int _to;
+        private double _start;
+        private double _end;
+        private int _next;
+        private int _nextLost;
+        private double _lost;
+
+        /// <summary>The evidence for one move in the stretch.</summary>
+        private sealed class Sum(Move move, double first)
+        {
+            public Move Move { get; } = move;
+
+            public double First { get; } = first;
+
+            public double Own { get; set; }
+
+            public double Peak { get; set; }
+        }
 
         public Scene(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Mention> evidence, SaidDose dose)
         {
@@ -117,7 +144,23 @@ internal static class BoutSegmenter
             _dose = dose;
             _period = dose is { WorkSeconds: { } work, RestSeconds: { } rest } ? work + rest : null;
             Edges = MakeEdges(speech);
+            _at = [.. Edges.Select(Sight)];
         }
+
+        /// <summary>What lies near an edge and how much lies before it, so that any stretch is judged by its two ends.</summary>
+        private sealed record EdgeView(
+            double StartsHere, double StopsHere, double StopsUpTo, double StopsBefore, double StartsUpTo, double StartsBefore, int AgainsUpTo, int AgainsBefore, int Doing);
+
+        private EdgeView Sight(double at) => new(
+            Math.Min(1, MarksIn(_starts, at - 2.5, at + 2.5)),
+            Math.Min(1, MarksIn(_stops, at - 2.5, at + 2.5)),
+            MarksIn(_stops, double.NegativeInfinity, at + Near, 0.9),
+            MarksIn(_stops, double.NegativeInfinity, at - Near, 0.9),
+            MarksIn(_starts, double.NegativeInfinity, at + 8, 0.9),
+            MarksIn(_starts, double.NegativeInfinity, at - 6, 0.9),
+            Lower(_agains, at + 8),
+            Lower(_agains, at - 6),
+            Lower(_doing, at));
 
         public double[] Edges { get; }
 
@@ -137,56 +180,74 @@ internal static class BoutSegmenter
             return BeatWeight * Math.Exp(-off * off) / times;
         }
 
-        /// <summary>Score of a stretch in which no bout runs.</summary>
-        public double Idle(int i, int j)
+        /// <summary>Begins a stretch at an edge.</summary>
+        public void From(int i)
         {
-            var (s, e) = (Edges[i], Edges[j]);
-            var lost = 0.0;
-            for (var k = Lower(_evidenceAt, s); k < _evidence.Count && _evidenceAt[k] < e; k++)
-            {
-                lost += _evidence[k].Weight * 0.9;
-            }
-
-            var rests = MarksIn(_stops, s - 1, Math.Min(e, s + 15)) > 0 ? 0.3 : 0;
-            return rests - lost - (0.05 * Math.Min(6, Count(_doing, s, e))) - (0.012 * Math.Min(25, e - s));
+            _from = i;
+            _start = Edges[i];
+            _end = _start;
+            _next = Lower(_evidenceAt, _start - 1.5);
+            _nextLost = Lower(_evidenceAt, _start);
+            _lost = 0;
+            _sums.Clear();
         }
 
-        /// <summary>Score of a stretch as each move that has evidence in it.</summary>
-        public IEnumerable<(Move Move, double Score)> Moves(int i, int j)
+        /// <summary>Lets the stretch grow to a later edge.</summary>
+        public void To(int j)
         {
-            var (s, e) = (Edges[i], Edges[j]);
-            _sums.Clear();
-            for (var k = Lower(_evidenceAt, s - 1.5); k < _evidence.Count && _evidenceAt[k] < e - 1; k++)
+            _to = j;
+            _end = Edges[j];
+            for (; _nextLost < _evidence.Count && _evidenceAt[_nextLost] < _end; _nextLost++)
             {
-                var m = _evidence[k];
-                var held = _sums.GetValueOrDefault(m.Move.Id, (m.Move, 0, 0, m.EffectiveAt));
-
-                // The first naming counts in full; later ones confirm.
-                _sums[m.Move.Id] = (m.Move, held.Item2 == 0 ? m.Weight : held.Item2 + (0.35 * m.Weight), Math.Max(held.Item3, m.Weight), held.Item4);
+                _lost += _evidence[_nextLost].Weight * 0.9;
             }
 
-            if (_sums.Count == 0)
+            for (; _next < _evidence.Count && _evidenceAt[_next] < _end - 1; _next++)
             {
-                yield break;
-            }
-
-            var shape = Shape(s, e);
-            foreach (var (_, (move, own, _, first)) in _sums)
-            {
-                var others = 0.0;
-                foreach (var (id, (_, _, peak, otherFirst)) in _sums)
+                var m = _evidence[_next];
+                var held = _sums.Find(s => s.Move.Id == m.Move.Id);
+                if (held is null)
                 {
-                    // A neighbour named in the last moments is the next move; elsewhere it contests.
-                    if (id != move.Id)
-                    {
-                        others += otherFirst > e - 5 ? 0.3 * peak : peak;
-                    }
+                    // The first naming counts in full; later ones confirm.
+                    _sums.Add(new Sum(m.Move, m.EffectiveAt) { Own = m.Weight, Peak = m.Weight });
                 }
-
-                // A bout begins where its move is named, or at the start said next, hardly before.
-                var late = Math.Max(0, Math.Min(40, first - s - Near)) * LateWeight;
-                yield return (move, Math.Min(own, 2.2) - (0.85 * others) - late + shape + TypicalLength(move, e - s));
+                else
+                {
+                    held.Own += 0.35 * m.Weight;
+                    held.Peak = Math.Max(held.Peak, m.Weight);
+                }
             }
+        }
+
+        /// <summary>How many moves have evidence in the stretch.</summary>
+        public int Candidates => _sums.Count;
+
+        public Move Candidate(int k) => _sums[k].Move;
+
+        /// <summary>Score of the stretch if no bout runs in it.</summary>
+        public double Idle()
+        {
+            var rests = MarksIn(_stops, _start - 1, Math.Min(_end, _start + 15)) > 0 ? 0.3 : 0;
+            return rests - _lost - (0.05 * Math.Min(6, _at[_to].Doing - _at[_from].Doing)) - (0.012 * Math.Min(25, _end - _start));
+        }
+
+        /// <summary>What speaks for the stretch as a bout of one of its moves, beside its shape.</summary>
+        public double Score(int k)
+        {
+            var own = _sums[k];
+            var others = 0.0;
+            foreach (var other in _sums)
+            {
+                // A neighbour named in the last moments is the next move; elsewhere it contests.
+                if (other != own)
+                {
+                    others += other.First > _end - 5 ? 0.3 * other.Peak : other.Peak;
+                }
+            }
+
+            // A bout begins where its move is named, or at the start said next, hardly before.
+            var late = Math.Max(0, Math.Min(40, own.First - _start - Near)) * LateWeight;
+            return Math.Min(own.Own, 2.2) - (0.85 * others) - late + TypicalLength(own.Move, _end - _start);
         }
 
         public Segment Describe(Move move, int i, int j)
@@ -198,17 +259,19 @@ internal static class BoutSegmenter
                 move, s, e, MarksIn(_starts, s - Near, s + Near) > 0, MarksIn(_stops, e - Near, e + Near) > 0, contest, own);
         }
 
-        /// <summary>What speaks for a bout from s to e whatever the move.</summary>
-        private double Shape(double s, double e)
+        /// <summary>What speaks for the stretch as a bout, whatever the move.</summary>
+        public double Shape()
         {
+            var (s, e) = (_start, _end);
             var length = e - s;
             var score = -0.55;
-            score += 0.7 * Math.Min(1, MarksIn(_starts, s - 2.5, s + 2.5));
-            score += 0.6 * Math.Min(1, MarksIn(_stops, e - 2.5, e + 2.5));
-            score -= 0.9 * Math.Min(2, MarksIn(_stops, s + Near, e - Near, 0.9));
-            score -= 0.35 * Math.Min(2, MarksIn(_starts, s + 8, e - 6, 0.9));
-            score -= 0.6 * Math.Min(1, Count(_agains, s + 8, e - 6));
-            score += 0.07 * Math.Min(8, Count(_doing, s, e));
+            var (from, to) = (_at[_from], _at[_to]);
+            score += 0.7 * from.StartsHere;
+            score += 0.6 * to.StopsHere;
+            score -= 0.9 * Math.Clamp(to.StopsBefore - from.StopsUpTo, 0, 2);
+            score -= 0.35 * Math.Clamp(to.StartsBefore - from.StartsUpTo, 0, 2);
+            score -= 0.6 * Math.Clamp(to.AgainsBefore - from.AgainsUpTo, 0, 1);
+            score += 0.07 * Math.Min(8, to.Doing - from.Doing);
             score += 0.008 * Math.Min(45, length);
             if (length < 12)
             {

@@ -75,8 +75,8 @@ public static class MentionFinder
             var several = hit.Weak && length == 1 && speech.Tokens[token].Text is [.., not 's', 's'];
             var weak = (hit.Weak && !several) || RoleReader.IsVerb(speech, token, length);
             var move = OneLimb(speech, lexicon, Here(lexicon, hit.Move, position.At(token), hit.Weak), token, length);
-            var general = (hit.Words == 1 && WordStem.Of(speech.Tokens[token + length - 1].Text) == WordStem.Of(LastWord(move.Name))) || !move.Parts.IsEmpty;
-            var fuller = general ? EarlierOf(mentions, move, weak || several, at) : null;
+            var general = (hit.Words == 1 && speech.Tokens[token + length - 1].Stem == lexicon.NameStems(move)[^1]) || !move.Parts.IsEmpty;
+            var fuller = general ? EarlierOf(lexicon, mentions, move, weak || several, at) : null;
             var verb = !hit.Weak && weak;
             var weight = verb ? VerbWeight : fuller is not null && weak ? ShortFormWeight : weak ? role == Role.Announced ? WeakAnnounced : WeakWeight : hit.Words > 1 ? 1 : several ? ShortFormWeight : 0.85;
             mentions.Add(new Mention(fuller ?? move, token, length, at, at, role, weak && fuller is null, Base(role) * weight * (misheard.Contains(token) ? MisheardWeight : 1)));
@@ -116,18 +116,14 @@ public static class MentionFinder
         }
 
         var found = new HashSet<int>();
-        for (var i = 0; i < speech.Tokens.Count; i++)
+        foreach (var (hit, start, length) in lexicon.Aliases.Misheard(speech.Texts, speech.Stems, t => taken[t], t => speech.Tokens[t].Pauses || taken[t + 1]).ToList())
         {
-            if (taken[i] || lexicon.Aliases.Misheard(speech.Texts, speech.Stems, i, k => speech.Tokens[k].Pauses || taken[k + 1]) is not { } name
-                || raw.Any(r => r.Token <= i && r.Token + r.Length >= i + name.Length))
+            if (!raw.Exists(r => r.Token <= start && r.Token + r.Length >= start + length))
             {
-                continue;
+                raw.RemoveAll(r => r.Token >= start && r.Token < start + length);
+                raw.Add((hit, start, length));
+                found.Add(start);
             }
-
-            raw.RemoveAll(r => r.Token >= i && r.Token < i + name.Length);
-            raw.Add((name.Hit, i, name.Length));
-            found.Add(i);
-            i += name.Length - 1;
         }
 
         raw.Sort((a, b) => a.Token.CompareTo(b.Token));
@@ -157,12 +153,12 @@ public static class MentionFinder
         }
 
         // A name that the other move never goes by stays what it is: a bird dog is none lying down, though "opposite arm and leg" may be.
-        var other = named.Elsewhere.FirstOrDefault(id => lexicon[id].Positions.Contains(position) && (weak || GoesBy(lexicon[id], LastWord(named.Name))));
+        var other = named.Elsewhere.FirstOrDefault(id => lexicon[id].Positions.Contains(position) && (weak || GoesBy(lexicon[id], lexicon.NameStems(named)[^1])));
         return other is null ? named : lexicon[other];
     }
 
-    private static bool GoesBy(Move move, string word) =>
-        move.Aliases.Prepend(move.Name).Any(a => a.Split(' ', '-').Any(w => WordStem.Of(w) == WordStem.Of(word)));
+    private static bool GoesBy(Move move, string stem) =>
+        move.Aliases.Prepend(move.Name).Any(a => a.Split(' ', '-').Any(w => WordStem.Of(w) == stem));
 
     /// <summary>
     /// Names said one after the other with nothing but small words between are a list of what is to come. Three or more always are;
@@ -330,9 +326,10 @@ public static class MentionFinder
     /// A general name after a fuller one means that one: "rows" after renegade rows, "squats" in the second round of goblet squats;
     /// not where the general move itself was done since.
     /// </summary>
-    private static Move? EarlierOf(List<Mention> mentions, Move general, bool weak, double at)
+    private static Move? EarlierOf(MoveLexicon lexicon, List<Mention> mentions, Move general, bool weak, double at)
     {
         const double stillThatMove = 75;
+        var word = lexicon.NameStems(general)[^1];
         for (var i = mentions.Count - 1; i >= 0; i--)
         {
             var m = mentions[i];
@@ -357,8 +354,8 @@ public static class MentionFinder
                 return m.Move;
             }
 
-            var word = LastWord(general.Name);
-            if ((m.Move.Name.Replace('-', ' ').EndsWith(' ' + word, StringComparison.OrdinalIgnoreCase) || (weak && m.Move.Name.Split(' ').Any(w => WordStem.Of(w) == WordStem.Of(word))))
+            var stems = lexicon.NameStems(m.Move);
+            if ((stems[^1] == word || (weak && stems.Contains(word)))
                 && (weak || (m.Move.Pattern == general.Pattern && m.Move.Positions.Intersect(general.Positions).Any())))
             {
                 return m.Move;
@@ -372,8 +369,6 @@ public static class MentionFinder
 
     /// <summary>True where one id is the other with words before it: reverse-lunge for lunge.</summary>
     private static bool Says(string fullerId, string generalId) => fullerId == generalId || fullerId.EndsWith('-' + generalId, StringComparison.Ordinal);
-
-    private static string LastWord(string name) => name.Split(' ', '-')[^1];
 
     /// <summary>Between a stop and the next start, whatever is named is about to come.</summary>
     private static bool InRest(IReadOnlyList<Mark> marks, double at)
