@@ -108,7 +108,7 @@ internal sealed class MisheardIndex
 
         for (var n = longest; n >= 2; n--)
         {
-            var unknown = Enumerable.Range(start, n).FirstOrDefault(i => !ofName[i], -1);
+            var unknown = Array.IndexOf(ofName, false, start, n);
             string[]? window = null;
             for (var k = start; k < start + n; k++)
             {

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using AnyPace.Core.Lexicon;
 
 namespace AnyPace.Core.Reading;
@@ -56,6 +57,7 @@ public static class MentionFinder
         var opening = OpeningAt(speech, marks);
         var position = new PositionTrack(speech);
         var mentions = new List<Mention>(raw.Count);
+        var names = new List<ImmutableArray<string>>(raw.Count);
         for (var i = 0; i < raw.Count; i++)
         {
             var (hit, token, length) = raw[i];
@@ -76,10 +78,11 @@ public static class MentionFinder
             var weak = (hit.Weak && !several) || RoleReader.IsVerb(speech, token, length);
             var move = OneLimb(speech, lexicon, Here(lexicon, hit.Move, position.At(token), hit.Weak), token, length);
             var general = (hit.Words == 1 && speech.Tokens[token + length - 1].Stem == lexicon.NameStems(move)[^1]) || !move.Parts.IsEmpty;
-            var fuller = general ? EarlierOf(lexicon, mentions, move, weak || several, at) : null;
+            var fuller = general ? EarlierOf(lexicon, mentions, names, move, weak || several, at) : null;
             var verb = !hit.Weak && weak;
             var weight = verb ? VerbWeight : fuller is not null && weak ? ShortFormWeight : weak ? role == Role.Announced ? WeakAnnounced : WeakWeight : hit.Words > 1 ? 1 : several ? ShortFormWeight : 0.85;
             mentions.Add(new Mention(fuller ?? move, token, length, at, at, role, weak && fuller is null, Base(role) * weight * (misheard.Contains(token) ? MisheardWeight : 1)));
+            names.Add(lexicon.NameStems(mentions[^1].Move));
             if (role is Role.Doing or Role.Announced && !weak)
             {
                 position.Imply(token, move);
@@ -326,7 +329,7 @@ public static class MentionFinder
     /// A general name after a fuller one means that one: "rows" after renegade rows, "squats" in the second round of goblet squats;
     /// not where the general move itself was done since.
     /// </summary>
-    private static Move? EarlierOf(MoveLexicon lexicon, List<Mention> mentions, Move general, bool weak, double at)
+    private static Move? EarlierOf(MoveLexicon lexicon, List<Mention> mentions, List<ImmutableArray<string>> names, Move general, bool weak, double at)
     {
         const double stillThatMove = 75;
         var word = lexicon.NameStems(general)[^1];
@@ -354,7 +357,7 @@ public static class MentionFinder
                 return m.Move;
             }
 
-            var stems = lexicon.NameStems(m.Move);
+            var stems = names[i];
             if ((stems[^1] == word || (weak && stems.Contains(word)))
                 && (weak || (m.Move.Pattern == general.Pattern && m.Move.Positions.Intersect(general.Positions).Any())))
             {
