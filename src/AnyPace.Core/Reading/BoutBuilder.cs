@@ -11,9 +11,10 @@ internal static class BoutBuilder
     {
         var bouts = new List<Bout>();
         Bout? previous = null;
+        var turns = SideTurns.Find(marks);
         foreach (var segment in segments)
         {
-            foreach (var (start, end, side) in Split(segment, marks, previous))
+            foreach (var (start, end, side) in Split(segment, marks, turns, previous))
             {
                 var bout = new Bout(
                     $"b{bouts.Count + 1}",
@@ -37,17 +38,17 @@ internal static class BoutBuilder
     }
 
     /// <summary>One-sided moves are cut where the coach changes sides, and carry the side that is said.</summary>
-    private static IEnumerable<(double Start, double End, Side Side)> Split(Segment segment, IReadOnlyList<Mark> marks, Bout? previous)
+    private static IEnumerable<(double Start, double End, Side Side)> Split(Segment segment, IReadOnlyList<Mark> marks, IReadOnlyList<Mark> turns, Bout? previous)
     {
         const double edge = 8;
         var least = segment.Move.Sides == MoveSides.Each ? 0 : 1;
-        var switches = marks
+        var switches = Clocked.Between(marks, segment.Start, segment.End)
             .Where(m => m.Kind == MarkKind.SwitchSide && m.Strength >= least && m.At > segment.Start + edge && m.At < segment.End - edge)
             .Select(m => m.At)
             .ToList();
         switches = [.. switches.Where((at, i) => i == 0 || at - switches[i - 1] > edge)];
 
-        if (segment.Move.Sides == MoveSides.Each && switches.Count == 0 && SideNamedLater(segment, marks, edge) is { } named)
+        if (segment.Move.Sides == MoveSides.Each && switches.Count == 0 && SideNamedLater(segment, turns, edge) is { } named)
         {
             switches.Add(named);
         }
@@ -59,14 +60,14 @@ internal static class BoutBuilder
             yield break;
         }
 
-        var said = marks.FirstOrDefault(m => m.Kind is MarkKind.Left or MarkKind.Right && m.At >= segment.Start - 15 && m.At <= segment.Start + 15);
+        var said = Clocked.Between(marks, segment.Start - 15, segment.Start + 15).FirstOrDefault(m => m.Kind is MarkKind.Left or MarkKind.Right);
         var side = said.Kind switch
         {
             MarkKind.Left when said.At > 0 => Side.Left,
             MarkKind.Right when said.At > 0 => Side.Right,
             _ => Side.Both,
         };
-        var switched = marks.Any(m => m.Kind == MarkKind.SwitchSide && m.At >= segment.Start - 15 && m.At <= segment.Start + 4);
+        var switched = Clocked.Between(marks, segment.Start - 15, segment.Start + 4).Any(m => m.Kind == MarkKind.SwitchSide);
         if (previous is not null && previous.MoveId == segment.Move.Id && switched && previous.Side != Side.Both)
         {
             side = Opposite(previous.Side);
@@ -93,16 +94,16 @@ internal static class BoutBuilder
     }
 
     /// <summary>Where the second side is named inside the segment, as in "right knee ... left knee".</summary>
-    private static double? SideNamedLater(Segment segment, IReadOnlyList<Mark> marks, double edge)
+    private static double? SideNamedLater(Segment segment, IReadOnlyList<Mark> turns, double edge)
     {
-        var second = SideTurns.Find(marks).FirstOrDefault(m => m.At > segment.Start + edge && m.At < segment.End - edge);
+        var second = Clocked.Between(turns, segment.Start + edge, segment.End - edge).FirstOrDefault();
         return second.At > 0 ? second.At : null;
     }
 
     /// <summary>The same one-sided move again after "other side", where the first side was never named.</summary>
     private static bool ContinuesUnsaid(IReadOnlyList<Mark> marks, Bout previous, Segment segment) =>
         segment.Move.Sides == MoveSides.Each && previous.MoveId == segment.Move.Id && previous.Side == Side.Both
-        && marks.Any(m => m.Kind == MarkKind.SwitchSide && m.At >= previous.Span.Start.Value + 4 && m.At >= segment.Start - 15 && m.At <= segment.Start + 4);
+        && Clocked.Between(marks, Math.Max(previous.Span.Start.Value + 4, segment.Start - 15), segment.Start + 4).Any(m => m.Kind == MarkKind.SwitchSide);
 
     private static Side Opposite(Side side) => side switch
     {

@@ -122,6 +122,7 @@ public static partial class MarkFinder
     private static void AloneSide(Speech speech, List<Mark> marks)
     {
         const double forgotten = 120;
+        var lefts = marks.Where(m => m.Kind == MarkKind.Left).Select(m => m.At).Order().ToList();
         for (var i = 1; i < speech.Tokens.Count; i++)
         {
             if (!speech.Tokens[i].Stops || !speech.Tokens[i - 1].Stops || speech.Tokens[i].Text is not ("left" or "right"))
@@ -131,7 +132,9 @@ public static partial class MarkFinder
 
             var at = speech.At(i);
             var kind = speech.Tokens[i].Text == "left" ? MarkKind.Left : MarkKind.Right;
-            if (kind == MarkKind.Left || marks.Any(m => m.Kind == MarkKind.Left && m.At < at && at - m.At < forgotten))
+            var before = lefts.BinarySearch(at);
+            var last = (before >= 0 ? before : ~before) - 1;
+            if (kind == MarkKind.Left || (last >= 0 && at - lefts[last] < forgotten))
             {
                 marks.Add(new Mark(kind, i, at, 1));
             }

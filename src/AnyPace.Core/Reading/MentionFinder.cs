@@ -242,7 +242,7 @@ public static class MentionFinder
             }
 
             var midClass = m.Move.Pattern == "breathing" && m.At > opening * end && m.At < closing * end;
-            var underway = midClass || mentions.Any(o => !o.Weak && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && o.EffectiveAt > m.At - DescribesWithin && o.At < m.At + 5);
+            var underway = midClass || Clocked.Between(mentions, m.At - DescribesWithin - AnnounceReach, m.At + 5).Any(o => !o.Weak && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && o.EffectiveAt > m.At - DescribesWithin && o.At < m.At + 5);
             mentions[i] = m with { Weight = underway ? 0.15 : m.Length > 1 && m.Weight > VerbWeight * 1.5 ? DescribedWeight : m.Weight };
         }
     }
@@ -333,7 +333,8 @@ public static class MentionFinder
     {
         const double stillThatMove = 75;
         var word = lexicon.NameStems(general)[^1];
-        for (var i = mentions.Count - 1; i >= 0; i--)
+        const double sameClass = 2400;
+        for (var i = mentions.Count - 1; i >= 0 && at - mentions[i].At < sameClass; i--)
         {
             var m = mentions[i];
             if (m.Weak || m.Role is not (Role.Doing or Role.Announced or Role.Previewed))
@@ -378,8 +379,14 @@ public static class MentionFinder
     {
         const double longestRest = 35;
         var stop = double.NegativeInfinity;
-        foreach (var mark in marks)
+        for (var i = Clocked.From(marks, at - longestRest - 1); i < marks.Count; i++)
         {
+            var mark = marks[i];
+            if (mark.At > at + longestRest)
+            {
+                return false;
+            }
+
             if (mark.At > at)
             {
                 if (mark is { Kind: MarkKind.Doing, Strength: >= 1 })
@@ -393,7 +400,7 @@ public static class MentionFinder
                     continue;
                 }
 
-                return mark.At <= at + longestRest && at - stop <= longestRest && StartsNext(marks, at);
+                return at - stop <= longestRest && StartsNext(marks, at, at + longestRest);
             }
 
             stop = mark.Kind switch
@@ -408,25 +415,55 @@ public static class MentionFinder
     }
 
     /// <summary>True where the next edge that is said is a start.</summary>
-    private static bool StartsNext(IReadOnlyList<Mark> marks, double at) =>
-        marks.FirstOrDefault(m => m.At >= at && ((m.Kind == MarkKind.Start && m.Strength >= 0.5) || (m.Kind == MarkKind.Stop && m.Strength >= 0.9))).Kind == MarkKind.Start;
+    private static bool StartsNext(IReadOnlyList<Mark> marks, double at, double until) =>
+        Clocked.Between(marks, at, until).FirstOrDefault(m => (m.Kind == MarkKind.Start && m.Strength >= 0.5) || (m.Kind == MarkKind.Stop && m.Strength >= 0.9)).Kind == MarkKind.Start
+        && Clocked.Between(marks, at, until).Any();
+
+    /// <summary>The move that was named last before a moment, as done or announced, no longer ago than <paramref name="reach"/> seconds.</summary>
+    private static Mention? LastNamed(List<Mention> mentions, double before, double reach, Func<Mention, bool>? which = null)
+    {
+        for (var i = Clocked.From(mentions, before) - 1; i >= 0 && before - mentions[i].At <= reach; i--)
+        {
+            if (mentions[i] is { Weight: >= 0.5, Role: Role.Doing or Role.Announced } m && which?.Invoke(m) != false)
+            {
+                return m;
+            }
+        }
+
+        return null;
+    }
+
+    /// <summary>When the next start is said, if it is said within some seconds; else the moment itself.</summary>
+    private static double StartAfter(IReadOnlyList<Mark> marks, double at, double within)
+    {
+        foreach (var mark in Clocked.Between(marks, at, at + within))
+        {
+            if (mark is { Kind: MarkKind.Start, Strength: >= 0.5 })
+            {
+                return mark.At;
+            }
+        }
+
+        return at;
+    }
 
     /// <summary>"Other side" says that the one-sided move goes on: it stands for naming the move again.</summary>
     private static List<Mention> WithOtherSides(List<Mention> mentions, IReadOnlyList<Mark> marks)
     {
         const double reach = 90;
         const double justNamed = 8;
+        const double runReach = 600;
         var added = new List<Mention>();
         foreach (var mark in marks.Where(m => m.Kind == MarkKind.SwitchSide).Concat(SideTurns.Find(marks)))
         {
-            var last = mentions.LastOrDefault(m => m.At < mark.At && m.Weight >= 0.5 && m.Role is Role.Doing or Role.Announced);
-            if (last is null || mark.At - last.At > reach || (mark.Kind != MarkKind.SwitchSide && mark.At - last.At < justNamed))
+            var last = LastNamed(mentions, mark.At, reach);
+            if (last is null || (mark.Kind != MarkKind.SwitchSide && mark.At - last.At < justNamed))
             {
                 continue;
             }
 
             // A move done on alternate sides is done one side at a time only where a side is named with it.
-            if (last.Move.Sides == MoveSides.Alternating && !marks.Any(m => m.Kind is MarkKind.Left or MarkKind.Right && m.At > last.At - 4 && m.At < mark.At))
+            if (last.Move.Sides == MoveSides.Alternating && !Clocked.Between(marks, last.At - 4, mark.At).Any(m => m.Kind is MarkKind.Left or MarkKind.Right && m.At < mark.At))
             {
                 continue;
             }
@@ -437,18 +474,17 @@ public static class MentionFinder
             }
 
             // After a run of moves on one side, the other side begins with the first of them again, and it is named.
-            if (mentions.Any(m => m.At >= mark.At && m.At < mark.At + 14 && m.Weight >= 0.5 && m.Move.Id != last.Move.Id && mentions.Any(o => o.Move.Id == m.Move.Id && o.At < mark.At && o.Weight >= 0.5)))
+            if (Clocked.Between(mentions, mark.At, mark.At + 14).Any(m => m.Weight >= 0.5 && m.Move.Id != last.Move.Id && LastNamed(mentions, mark.At, runReach, o => o.Move.Id == m.Move.Id) is not null))
             {
                 continue;
             }
 
-            var start = marks.FirstOrDefault(m => m.Kind == MarkKind.Start && m.Strength >= 0.5 && m.At >= mark.At && m.At <= mark.At + 15);
             added.Add(last with
             {
                 Token = mark.Token,
                 Length = 1,
                 At = mark.At,
-                EffectiveAt = start.At > 0 ? start.At : mark.At,
+                EffectiveAt = StartAfter(marks, mark.At, 15),
                 Role = Role.Doing,
                 Weight = last.Move.Sides == MoveSides.Each ? 0.9 : 0.6,
             });
@@ -467,21 +503,20 @@ public static class MentionFinder
         var added = new List<Mention>();
         foreach (var mark in marks.Where(m => m.Kind == MarkKind.Again))
         {
-            var last = mentions.LastOrDefault(m => m.At < mark.At && m.Weight >= 0.5 && m.Role is Role.Doing or Role.Announced);
-            var named = mentions.Any(m => m.Weight >= 0.5 && m.At > mark.At - 5 && m.At < mark.At + 14);
-            if (last is null || named || mark.At - last.At > reach)
+            var last = LastNamed(mentions, mark.At, reach);
+            var named = Clocked.Between(mentions, mark.At - 5, mark.At + 14).Any(m => m.Weight >= 0.5);
+            if (last is null || named)
             {
                 continue;
             }
 
-            var start = marks.FirstOrDefault(m => m.Kind == MarkKind.Start && m.Strength >= 0.5 && m.At >= mark.At && m.At <= mark.At + 20);
             // Of a superset the first move begins the next set.
-            if (dose.Supersets && mentions.LastOrDefault(m => m.At < last.At && m.Weight >= 0.5 && m.Move.Id != last.Move.Id && m.Role is Role.Doing or Role.Announced) is { } first && last.At - first.At < pairReach)
+            if (dose.Supersets && LastNamed(mentions, last.At, pairReach, m => m.Move.Id != last.Move.Id) is { } first)
             {
                 last = first;
             }
 
-            added.Add(last with { Token = mark.Token, Length = 1, At = mark.At, EffectiveAt = start.At > 0 ? start.At : mark.At, Role = Role.Doing, Weight = 0.8 });
+            added.Add(last with { Token = mark.Token, Length = 1, At = mark.At, EffectiveAt = StartAfter(marks, mark.At, 20), Role = Role.Doing, Weight = 0.8 });
         }
 
         mentions.AddRange(added);
@@ -503,18 +538,8 @@ public static class MentionFinder
             }
         }
 
-        foreach (var mark in marks)
+        foreach (var mark in Clocked.Between(marks, at, reach))
         {
-            if (mark.At < at)
-            {
-                continue;
-            }
-
-            if (mark.At > reach)
-            {
-                break;
-            }
-
             if (mark is { Kind: MarkKind.Doing, Strength: >= 1 })
             {
                 break;
@@ -539,7 +564,7 @@ public static class MentionFinder
             return null;
         }
 
-        var stop = marks.LastOrDefault(m => m.Kind == MarkKind.Stop && m.Strength >= 0.9 && m.At <= at);
+        var stop = Clocked.Between(marks, at - longestRest, at).LastOrDefault(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 });
         return stop.At > 0 && at - stop.At < (role == Role.Announced ? rest : sameBreath) ? stop.At + rest : null;
     }
 
@@ -558,7 +583,7 @@ public static class MentionFinder
                 continue;
             }
 
-            var stop = marks.LastOrDefault(k => k.Kind == MarkKind.Stop && k.Strength >= 0.9 && k.At < group.Key && k.At > members[0].m.At - 5).At;
+            var stop = Clocked.Between(marks, members[0].m.At - 5, group.Key).LastOrDefault(k => k is { Kind: MarkKind.Stop, Strength: >= 0.9 } && k.At < group.Key).At;
             var running = members.Where(x => x.m.At < stop).ToList();
             var inRest = members.Except(running).ToList();
             var chosen = inRest.Where(x => !x.m.Weak).OrderBy(x => x.m.Weight).Select(x => x.m.Move.Id).LastOrDefault() ?? members[^1].m.Move.Id;

@@ -11,6 +11,9 @@ internal static class NameSettler
     /// <summary>A first naming shorter than this, in seconds, that runs straight into a fuller name is part of it.</summary>
     private const double ShortNaming = 30;
 
+    /// <summary>An earlier round is at most this many bouts back.</summary>
+    private const int RoundReach = 120;
+
     public static IReadOnlyList<Segment> Settle(IReadOnlyList<Segment> segments)
     {
         var settled = segments.ToList();
@@ -39,7 +42,7 @@ internal static class NameSettler
             }
         }
 
-        for (var j = 0; j < i - 1; j++)
+        for (var j = Math.Max(0, i - RoundReach); j < i - 1; j++)
         {
             if (IsFuller(segments[j].Move, s.Move) && (Same(segments, i - 1, j - 1) || Same(segments, i + 1, j + 1)))
             {

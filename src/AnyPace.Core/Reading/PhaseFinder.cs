@@ -59,7 +59,7 @@ internal static class PhaseFinder
         for (var i = Math.Max(1, work + 1); i < cool; i++)
         {
             var (from, to) = (bouts[i - 1].Span.End.Value, bouts[i].Span.Start.Value);
-            if (to - from >= BreakFrom || (to - from >= 25 && marks.Any(m => m.Kind == MarkKind.Break && m.At >= from - 5 && m.At <= to)))
+            if (to - from >= BreakFrom || (to - from >= 25 && Clocked.Between(marks, from - 5, to).Any(m => m.Kind == MarkKind.Break)))
             {
                 Add(PhaseKind.Work, at, from, 0.85);
                 Add(PhaseKind.Break, from, to, 0.7);
@@ -142,40 +142,54 @@ internal static class PhaseFinder
             sums[i + 1] = (sums[i].Warm + Warm(i), sums[i].Work + Work(i), sums[i].Cool + Cool(i));
         }
 
+        // The score of a division is what speaks for its first border and what speaks for its second, so each is weighed by itself.
+        double WorkFrom(int w)
+        {
+            var score = sums[w].Warm - sums[w].Work;
+            if (w > 0)
+            {
+                score += -0.8 + (warmSaid.Count > 0 ? 1.6 : 0) - (cold ? 3 : 0);
+                if (w < n)
+                {
+                    var (from, to) = (bouts[w - 1].Span.End.Value - 25, bouts[w].Span.Start.Value + 8);
+                    score += overSaid.Any(t => t >= from && t <= to) ? 1.6 : 0;
+                    score += Math.Min(1, (bouts[w].Span.Start - bouts[w - 1].Span.End).Value / 40);
+                }
+            }
+
+            return score;
+        }
+
+        double CoolFrom(int c)
+        {
+            var score = sums[c].Work + (sums[n].Cool - sums[c].Cool);
+            if (c < n)
+            {
+                score += -0.8;
+                var from = c > 0 ? bouts[c - 1].Span.Start.Value + 5 : 0;
+                score += coolSaid.Any(t => t >= from && t <= bouts[c].Span.Start.Value + 8) ? 2 : coolSaid.Count > 0 ? 0.5 : 0;
+            }
+
+            return score;
+        }
+
         var best = (Work: 0, Cool: n, Score: double.NegativeInfinity);
         var second = double.NegativeInfinity;
-        for (var w = 0; w <= n; w++)
+        var first = (Work: 0, Score: double.NegativeInfinity, Second: double.NegativeInfinity);
+        for (var c = 0; c <= n; c++)
         {
-            for (var c = w; c <= n; c++)
+            var opening = WorkFrom(c);
+            first = opening > first.Score ? (c, opening, first.Score) : first with { Second = Math.Max(first.Second, opening) };
+            var closing = CoolFrom(c);
+            var score = first.Score + closing;
+            if (score > best.Score)
             {
-                var score = sums[w].Warm + (sums[c].Work - sums[w].Work) + (sums[n].Cool - sums[c].Cool);
-                if (w > 0)
-                {
-                    score += -0.8 + (warmSaid.Count > 0 ? 1.6 : 0) - (cold ? 3 : 0);
-                    if (w < n)
-                    {
-                        var (from, to) = (bouts[w - 1].Span.End.Value - 25, bouts[w].Span.Start.Value + 8);
-                        score += overSaid.Any(t => t >= from && t <= to) ? 1.6 : 0;
-                        score += Math.Min(1, (bouts[w].Span.Start - bouts[w - 1].Span.End).Value / 40);
-                    }
-                }
-
-                if (c < n)
-                {
-                    score += -0.8;
-                    var from = c > 0 ? bouts[c - 1].Span.Start.Value + 5 : 0;
-                    score += coolSaid.Any(t => t >= from && t <= bouts[c].Span.Start.Value + 8) ? 2 : coolSaid.Count > 0 ? 0.5 : 0;
-                }
-
-                if (score > best.Score)
-                {
-                    second = best.Score;
-                    best = (w, c, score);
-                }
-                else if (score > second)
-                {
-                    second = score;
-                }
+                second = Math.Max(best.Score, first.Second + closing);
+                best = (first.Work, c, score);
+            }
+            else
+            {
+                second = Math.Max(second, score);
             }
         }
 

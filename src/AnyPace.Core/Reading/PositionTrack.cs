@@ -44,18 +44,27 @@ internal sealed partial class PositionTrack
     /// <summary>The position at a name: said within a few words after it, else the last one said or implied before.</summary>
     public string At(int token)
     {
-        var last = Unknown;
-        foreach (var (at, position) in _said)
+        var next = From(token + 1);
+        var last = next > 0 ? _said[next - 1].Position : Unknown;
+        for (; next < _said.Count && _said[next].Token <= token + After && !MovesOn(token, _said[next].Token); next++)
         {
-            if (at > token + After || (at > token && MovesOn(token, at)))
-            {
-                break;
-            }
-
-            last = position;
+            last = _said[next].Position;
         }
 
         return last;
+    }
+
+    /// <summary>Index of the first position said at or after a token.</summary>
+    private int From(int token)
+    {
+        var (low, high) = (0, _said.Count);
+        while (low < high)
+        {
+            var middle = (low + high) / 2;
+            (low, high) = _said[middle].Token < token ? (middle + 1, high) : (low, middle);
+        }
+
+        return low;
     }
 
     private bool MovesOn(int token, int at)
@@ -76,8 +85,7 @@ internal sealed partial class PositionTrack
     {
         if (move.Positions.Length == 1 && move.Elsewhere.IsEmpty)
         {
-            var i = _said.FindIndex(s => s.Token > token);
-            _said.Insert(i < 0 ? _said.Count : i, (token, move.Positions[0]));
+            _said.Insert(From(token + 1), (token, move.Positions[0]));
         }
     }
 
