@@ -48,7 +48,26 @@ public static partial class CaptionReader
         }
 
         // Overlapping cues may stand out of order; the clock decides. The sort is stable.
-        return new CaptionFile(found, [.. cues.OrderBy(c => c.Start)]);
+        List<Cue> ordered = [.. cues.OrderBy(c => c.Start)];
+        Believable(ordered);
+        return new CaptionFile(found, ordered);
+    }
+
+    /// <summary>Faster than anyone talks, in words a second over a whole file; quick speech is about 4.</summary>
+    private const double FastestSpeech = 12;
+
+    /// <summary>Short files are not held to it: a sentence may well stand in one cue of a second.</summary>
+    private const int ManyWords = 5000;
+
+    private static void Believable(List<Cue> cues)
+    {
+        var words = cues.Sum(c => (long)c.Text.AsSpan().Count(' ') + 1);
+        var seconds = Math.Max(60, (cues[^1].Start - cues[0].Start).Value);
+        if (words > ManyWords && words / seconds > FastestSpeech)
+        {
+            throw new CaptionException(
+                cues[^1].Line, $"The file has {words} words but its clock runs only from {cues[0].Start} to {cues[^1].Start}.", "cues with the times at which they are said");
+        }
     }
 
     private static string Decode(ReadOnlySpan<byte> bytes)

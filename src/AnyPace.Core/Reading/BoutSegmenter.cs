@@ -118,6 +118,7 @@ internal static class BoutSegmenter
         private int _next;
         private int _nextLost;
         private double _lost;
+        private double _contest;
 
         /// <summary>The evidence for one move in the stretch.</summary>
         private sealed class Sum(Move move, double first)
@@ -217,7 +218,16 @@ internal static class BoutSegmenter
                     held.Peak = Math.Max(held.Peak, m.Weight);
                 }
             }
+
+            _contest = 0;
+            foreach (var sum in _sums)
+            {
+                _contest += Contests(sum);
+            }
         }
+
+        /// <summary>A neighbour named in the last moments is the next move; elsewhere it contests.</summary>
+        private double Contests(Sum sum) => sum.First > _end - 5 ? 0.3 * sum.Peak : sum.Peak;
 
         /// <summary>How many moves have evidence in the stretch.</summary>
         public int Candidates => _sums.Count;
@@ -235,15 +245,7 @@ internal static class BoutSegmenter
         public double Score(int k)
         {
             var own = _sums[k];
-            var others = 0.0;
-            foreach (var other in _sums)
-            {
-                // A neighbour named in the last moments is the next move; elsewhere it contests.
-                if (other != own)
-                {
-                    others += other.First > _end - 5 ? 0.3 * other.Peak : other.Peak;
-                }
-            }
+            var others = _contest - Contests(own);
 
             // A bout begins where its move is named, or at the start said next, hardly before.
             var late = Math.Max(0, Math.Min(40, own.First - _start - Near)) * LateWeight;
