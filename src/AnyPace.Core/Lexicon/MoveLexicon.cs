@@ -63,4 +63,61 @@ public sealed class MoveLexicon
 
     /// <summary>The stems of the words of a move's name, in order.</summary>
     public ImmutableArray<string> NameStems(Move move) => _nameStems.GetOrAdd(move.Id, _ => [.. move.Name.Split(' ', '-').Select(WordStem.Of)]);
+
+    /// <summary>This lexicon with a studio's own names and moves. The lexicon itself stays as it is.</summary>
+    /// <exception cref="LexiconException">A name is taken by another move, or a move is unknown; the message says which.</exception>
+    public MoveLexicon With(IReadOnlyCollection<StudioName> names, IReadOnlyCollection<StudioMove> own)
+    {
+        if (names.Count == 0 && own.Count == 0)
+        {
+            return this;
+        }
+
+        var added = names.ToLookup(n => n.MoveId, n => n.Name);
+        var made = own.Select(o => o.On(Find(o.LikeId) ?? throw new LexiconException($"\"{o.Name}\" is like '{o.LikeId}', which is not in the lexicon."))).ToList();
+        var lexicon = new MoveLexicon(Moves.Concat(made).Select(m => added.Contains(m.Id) ? m with { Aliases = [.. m.Aliases, .. added[m.Id]] } : m));
+        return lexicon.Aliases.Contested.IsEmpty
+            ? lexicon
+            : throw new LexiconException($"Another move goes by that name already: {string.Join(", ", lexicon.Aliases.Contested)}.");
+    }
+
+    /// <summary>Moves whose name, other names or family have words that begin as those looked for, or sound like them; best first.</summary>
+    public IReadOnlyList<Move> Search(string words)
+    {
+        var wanted = words.Split([' ', '-', ','], StringSplitOptions.RemoveEmptyEntries).Select(w => w.ToLowerInvariant()).Take(8).ToList();
+        if (wanted.Count == 0)
+        {
+            return Moves;
+        }
+
+        int Score(Move move)
+        {
+            var name = Fit(move.Name, wanted);
+            var alias = move.Aliases.Concat(move.WeakAliases).Select(a => Fit(a, wanted)).DefaultIfEmpty(0).Max();
+            return Math.Max(3 * name, Math.Max(2 * alias, Fit(move.Family, wanted)));
+        }
+
+        return [.. Moves.Select(m => (Move: m, Score: Score(m))).Where(x => x.Score > 0).OrderByDescending(x => x.Score).ThenBy(x => x.Move.Name.Length).Select(x => x.Move)];
+    }
+
+    /// <summary>0 where a wanted word is nowhere; 2 a word that begins so, 1 one that sounds so.</summary>
+    private static int Fit(string text, List<string> wanted)
+    {
+        var words = text.ToLowerInvariant().Split(' ', '-');
+        var sum = 0;
+        foreach (var want in wanted)
+        {
+            var stem = WordStem.Of(want);
+            var best = words.Max(w => w.StartsWith(want, StringComparison.Ordinal) || WordStem.Of(w) == stem ? 2
+                : want.Length >= 4 && (SoundKey.Of(w) == SoundKey.Of(want) || SoundKey.Distance(w, want, 1) <= 1) ? 1 : 0);
+            if (best == 0)
+            {
+                return 0;
+            }
+
+            sum += best;
+        }
+
+        return sum;
+    }
 }

@@ -1,5 +1,4 @@
 using AnyPace.Core.Finding;
-using AnyPace.Core.Lexicon;
 using AnyPace.Data.Sessions;
 using Npgsql;
 
@@ -9,7 +8,7 @@ namespace AnyPace.Web.Hosting;
 /// Keeps this node's snapshot of the published library. The database tells of changes by LISTEN/NOTIFY; where that connection drops,
 /// the snapshot is rebuilt when it is back, and at least every <see cref="RefreshEvery"/> in between.
 /// </summary>
-public sealed partial class Catalogue(SessionStore sessions, MoveLexicon lexicon, NpgsqlDataSource source, ILogger<Catalogue> log) : BackgroundService
+public sealed partial class Catalogue(SessionStore sessions, StudioMoves moves, NpgsqlDataSource source, ILogger<Catalogue> log) : BackgroundService
 {
     private static readonly TimeSpan RefreshEvery = TimeSpan.FromSeconds(30);
     private static readonly TimeSpan RetryAfter = TimeSpan.FromSeconds(1);
@@ -27,6 +26,8 @@ public sealed partial class Catalogue(SessionStore sessions, MoveLexicon lexicon
     /// <summary>Rebuilds now; the node that publishes shows its own change at once.</summary>
     public async Task RefreshAsync(CancellationToken stop)
     {
+        await moves.RefreshAsync(stop);
+        var lexicon = moves.Current;
         var records = (await sessions.PublishedAsync(stop)).ToDictionary(s => s.Id);
         var versions = await sessions.PublishedVersionsAsync(stop);
         _snapshot = new CatalogueSnapshot(

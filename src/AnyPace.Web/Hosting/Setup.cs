@@ -5,6 +5,7 @@ using AnyPace.Core.Reading;
 using AnyPace.Data;
 using AnyPace.Data.Accounts;
 using AnyPace.Data.Members;
+using AnyPace.Data.Moves;
 using AnyPace.Data.Sessions;
 using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.DataProtection;
@@ -34,8 +35,12 @@ public static class Setup
         services.AddSingleton<SessionStore>();
         services.AddSingleton<ProfileStore>();
         services.AddSingleton<AccountStore>();
-        services.AddSingleton(MoveLexicon.Default);
-        services.AddSingleton<CaptionReading>();
+        services.AddSingleton<MoveStore>();
+        services.AddSingleton<StudioMoves>();
+
+        // Asked for anew by each request: the studio may have added a name meanwhile.
+        services.AddTransient(s => s.GetRequiredService<StudioMoves>().Current);
+        services.AddTransient<CaptionReading>();
         services.AddSingleton<Catalogue>();
         services.AddHostedService(s => s.GetRequiredService<Catalogue>());
         services.AddSingleton(TimeProvider.System);

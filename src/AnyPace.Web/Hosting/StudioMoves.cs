@@ -1,0 +1,41 @@
+using AnyPace.Core.Lexicon;
+using AnyPace.Data.Moves;
+
+namespace AnyPace.Web.Hosting;
+
+/// <summary>
+/// The lexicon this node works with: the shipped one with the studio's own names and moves. It is built from the database at the start, after
+/// a change here, and when the catalogue hears of a change elsewhere.
+/// </summary>
+public sealed partial class StudioMoves(MoveStore store, ILogger<StudioMoves> log)
+{
+    private volatile MoveLexicon _current = MoveLexicon.Default;
+
+    public MoveLexicon Current => _current;
+
+    public async Task RefreshAsync(CancellationToken stop)
+    {
+        try
+        {
+            _current = MoveLexicon.Default.With(await store.NamesAsync(stop), await store.MovesAsync(stop));
+        }
+        catch (LexiconException e)
+        {
+            // A newer program may ship a name that the studio had given; its other names must not be lost over it.
+            Clash(log, e.Message);
+            _current = MoveLexicon.Default.With([], await store.MovesAsync(stop));
+        }
+    }
+
+    /// <summary>The lexicon as it would be with one more name or move, to see whether it holds.</summary>
+    /// <exception cref="LexiconException">It does not; the message says why.</exception>
+    public async Task<MoveLexicon> TryAsync(StudioName? name, StudioMove? move, CancellationToken stop)
+    {
+        var names = await store.NamesAsync(stop);
+        var moves = await store.MovesAsync(stop);
+        return MoveLexicon.Default.With(name is null ? names : [.. names.Where(n => n.Name != name.Name), name], move is null ? moves : [.. moves, move]);
+    }
+
+    [LoggerMessage(LogLevel.Error, "The studio's names don't fit the lexicon and are left out: {Reason}")]
+    private static partial void Clash(ILogger logger, string reason);
+}
