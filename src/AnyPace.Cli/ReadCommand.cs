@@ -33,45 +33,92 @@ internal static class ReadCommand
                 _ => null,
             };
             var context = new ReadingContext(parse.GetValue(title), parse.GetValue(stated));
-            if (Directory.Exists(target))
-            {
-                var codes = Directory.GetFiles(target).Order(StringComparer.Ordinal).Select(f => One(f, wanted, context, parse.GetValue(json))).ToList();
-                return codes.Count == 0 ? 0 : codes.Max();
-            }
-
-            return One(target, wanted, context, parse.GetValue(json));
+            return Directory.Exists(target) ? Folder(target, wanted, context, parse.GetValue(json)) : One(target, wanted, context, parse.GetValue(json)).Print();
         });
         return command;
     }
 
-    private static int One(string file, CaptionFormat? format, ReadingContext context, bool json)
+    /// <summary>What reading one file came to: what to print, or why it can't be read.</summary>
+    private sealed record Outcome(string File, Timeline? Timeline, string? Json, string? Error)
     {
-        Timeline timeline;
+        public int Print()
+        {
+            if (Error is not null)
+            {
+                Console.Error.WriteLine($"{File}: {Error}");
+                return CannotRead;
+            }
+
+            if (Json is not null)
+            {
+                Console.Out.WriteLine(Json);
+            }
+            else
+            {
+                Show(File, Timeline!);
+            }
+
+            return 0;
+        }
+    }
+
+    /// <summary>All files of a folder, side by side, printed in the order of their names; a bar on standard error where someone watches.</summary>
+    private static int Folder(string folder, CaptionFormat? format, ReadingContext context, bool json)
+    {
+        var files = Directory.GetFiles(folder).Order(StringComparer.Ordinal).ToList();
+        var code = 0;
+        var read = files.AsParallel().AsOrdered().WithMergeOptions(ParallelMergeOptions.NotBuffered).Select(f => One(f, format, context, json));
+        if (Console.IsErrorRedirected || files.Count < 2)
+        {
+            foreach (var outcome in read)
+            {
+                code = Math.Max(code, outcome.Print());
+            }
+
+            return code;
+        }
+
+        var watched = AnsiConsole.Create(new AnsiConsoleSettings { Out = new AnsiConsoleOutput(Console.Error) });
+        var late = new List<Outcome>();
+        watched.Progress().AutoClear(true).Start(progress =>
+        {
+            var task = progress.AddTask($"reading {files.Count} files", maxValue: files.Count);
+            foreach (var outcome in read)
+            {
+                task.Increment(1);
+
+                // What goes to a file or a pipe goes at once; the screen has the bar for the while.
+                if (Console.IsOutputRedirected && outcome.Error is null)
+                {
+                    outcome.Print();
+                }
+                else
+                {
+                    late.Add(outcome);
+                }
+            }
+        });
+        foreach (var outcome in late)
+        {
+            code = Math.Max(code, outcome.Print());
+        }
+
+        return code;
+    }
+
+    private static Outcome One(string file, CaptionFormat? format, ReadingContext context, bool json)
+    {
         try
         {
-            timeline = new CaptionReading(MoveLexicon.Default).Read(CaptionReader.Read(File.ReadAllBytes(file), format), context);
+            var timeline = new CaptionReading(MoveLexicon.Default).Read(CaptionReader.Read(File.ReadAllBytes(file), format), context);
+            return json
+                ? new Outcome(file, null, JsonSerializer.Serialize(ReadingDocument.Of(Path.GetFileName(file), timeline, MoveLexicon.Default), Json.Line), null)
+                : new Outcome(file, timeline, null, null);
         }
-        catch (CaptionException e)
+        catch (Exception e) when (e is CaptionException or IOException or UnauthorizedAccessException)
         {
-            Console.Error.WriteLine($"{file}: {e.Message}");
-            return CannotRead;
+            return new Outcome(file, null, null, e.Message);
         }
-        catch (Exception e) when (e is IOException or UnauthorizedAccessException)
-        {
-            Console.Error.WriteLine($"{file}: {e.Message}");
-            return CannotRead;
-        }
-
-        if (json)
-        {
-            Console.Out.WriteLine(JsonSerializer.Serialize(ReadingDocument.Of(Path.GetFileName(file), timeline, MoveLexicon.Default), Json.Line));
-        }
-        else
-        {
-            Show(file, timeline);
-        }
-
-        return 0;
     }
 
     private static void Show(string file, Timeline timeline)

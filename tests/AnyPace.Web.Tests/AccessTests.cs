@@ -10,6 +10,8 @@ public sealed class AccessTests(Site site) : IClassFixture<Site>
     [InlineData("/for-me")]
     [InlineData("/profile")]
     [InlineData("/compare")]
+    [InlineData("/moves")]
+    [InlineData("/moves/squat")]
     [InlineData("/studio/today")]
     [InlineData("/studio/take-in")]
     [InlineData("/studio/library")]

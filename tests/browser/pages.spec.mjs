@@ -3,8 +3,8 @@ import AxeBuilder from "@axe-core/playwright";
 import { expect, test } from "@playwright/test";
 import { signIn } from "./site.mjs";
 
-const studio = ["/studio/today", "/studio/take-in", "/studio/library", "desk"];
-const members = ["/find", "/find?impact=high&to=5", "/for-me", "/profile", "session", "compare"];
+const studio = ["/studio/today", "/studio/take-in", "/studio/library", "desk", "/moves", "/moves/squat", "/studio/moves/new", "/studio/moves/squat/names"];
+const members = ["/find", "/find?impact=high&to=5", "/for-me", "/profile", "session", "compare", "/moves?q=lunge", "/moves/reverse-lunge"];
 
 async function urlOf(page, name) {
   if (name === "desk") {
@@ -49,7 +49,7 @@ test("the sign-in page is accessible", async ({ page }) => {
 
 test("a first load stays under 250 kB, its HTML under 60 kB", async ({ page }) => {
   await signIn(page, "tolly");
-  for (const url of ["/find", "/for-me"]) {
+  for (const url of ["/find", "/for-me", "/moves", "/moves?q=squat"]) {
     const session = await page.context().newCDPSession(page);
     await session.send("Network.enable");
     await session.send("Network.setCacheDisabled", { cacheDisabled: true });
@@ -67,4 +67,15 @@ test("a member is kept out of the studio", async ({ page }) => {
   await signIn(page, "tolly");
   await page.goto("/studio/today");
   await expect(page.getByRole("heading")).toHaveText("This room is the studio's");
+});
+
+test("a move is found by a misspelt name while typing, and opened", async ({ page }) => {
+  await signIn(page, "tolly");
+  await page.goto("/moves");
+  await page.locator("#q").pressSequentially("clam shall");
+  await page.getByRole("link", { name: "Clamshell", exact: true }).click();
+  await expect(page.getByRole("heading", { level: 1 })).toHaveText("Clamshell");
+  await expect(page.getByRole("img", { name: /Prime movers/ })).toBeVisible();
+  await page.goBack();
+  await expect(page.locator("#q")).toHaveValue("clam shall");
 });

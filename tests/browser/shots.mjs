@@ -42,6 +42,10 @@ await as("ines", desk, async (page, shot) => {
   await shot("take-in");
   await page.goto("/studio/library");
   await shot("library");
+  await page.goto("/moves?q=lunge");
+  await shot("moves");
+  await page.goto("/moves/goblet-squat");
+  await shot("move");
 });
 for (const [size, suffix] of [[desk, ""], [phone, "-phone"]]) {
   await as("tolly", size, async (page, shot) => {

@@ -109,7 +109,7 @@ public sealed class MoveLexicon
         {
             var stem = WordStem.Of(want);
             var best = words.Max(w => w.StartsWith(want, StringComparison.Ordinal) || WordStem.Of(w) == stem ? 2
-                : want.Length >= 4 && (SoundKey.Of(w) == SoundKey.Of(want) || SoundKey.Distance(w, want, 1) <= 1) ? 1 : 0);
+                : want.Length >= 4 && ((SoundKey.Of(want) is { Length: >= 2 } key && SoundKey.Of(w) == key) || SoundKey.Distance(w, want, 1) <= 1) ? 1 : 0);
             if (best == 0)
             {
                 return 0;

@@ -1,4 +1,3 @@
-using System.Globalization;
 using AnyPace.Core.Lexicon;
 using Microsoft.AspNetCore.Html;
 
@@ -9,7 +8,7 @@ public static class Figure
 {
     private static readonly (string Muscle, string Shape)[] Shapes =
     [
-        ("neck", "r 50 34 10 9"), ("neck", "r 160 34 10 9"),
+        ("neck", "r 51.5 31 7 10"), ("neck", "r 161.5 31 7 10"),
         ("shoulders", "e 35 53 9 8"), ("shoulders", "e 75 53 9 8"), ("shoulders", "e 145 53 9 8"), ("shoulders", "e 185 53 9 8"),
         ("chest", "e 46 62 9.5 8"), ("chest", "e 64 62 9.5 8"),
         ("biceps", "e 28 75 5 12"), ("biceps", "e 82 75 5 12"),
@@ -22,23 +21,24 @@ public static class Figure
         ("triceps", "e 138 75 5 12"), ("triceps", "e 192 75 5 12"), ("lower back", "r 157 88 16 16"),
         ("glutes", "e 155 118 10 10"), ("glutes", "e 175 118 10 10"),
         ("hamstrings", "e 153 150 8 22"), ("hamstrings", "e 177 150 8 22"),
-        ("calves", "e 152 196 6.5 17"), ("calves", "e 178 196 6.5 17"), ("calves", "e 42 198 4.5 16"), ("calves", "e 68 198 4.5 16"),
+        ("calves", "e 153 192 5.5 18"), ("calves", "e 177 192 5.5 18"), ("calves", "e 43 194 4 17"), ("calves", "e 67 194 4 17"),
     ];
 
-    private const string Outline =
-        "M{0} 38 q0 6 -8 8 q-14 2 -17 12 l-6 26 l-6 30 q-1 6 4 6 q4 0 5 -5 l7 -26 l4 -18 l2 26 q-5 12 -6 26 l2 42 l3 48 q0 8 6 8 q6 0 5 -8 l3 -46 l3 -34 h2 l3 34 l3 46 q-1 8 5 8 q6 0 6 -8 l3 -48 l2 -42 q-1 -14 -6 -26 l2 -26 l4 18 l7 26 q1 5 5 5 q5 0 4 -6 l-6 -30 l-6 -26 q-3 -10 -17 -12 q-8 -2 -8 -8";
+    /// <summary>One half of the body from the neck down; the other is its mirror.</summary>
+    private const string Half =
+        "M4 31v7q1 5 10 7q11 2 13 13l6 26l5 28q1 6 -3 6q-4 0 -5 -5l-8 -27l-3 -16l-2 22q5 12 6 26l-2 42l-3 48q0 8 -6 8q-5 0 -5 -8l-3 -46l-3 -34h-1";
 
     /// <param name="weight">0..1 for a muscle group: 1 prime mover, 0 not worked.</param>
     /// <param name="words">What the picture says, for those who don't see it.</param>
     public static IHtmlContent Draw(Func<string, double> weight, string words)
     {
         var svg = new SvgText();
-        svg.Add($"<svg class=\"figure\" viewBox=\"0 0 220 246\" role=\"img\" aria-label=\"{words}\">");
+        svg.Add($"<svg class=\"figure\" viewBox=\"0 0 220 236\" role=\"img\" aria-label=\"{words}\">");
         svg.Raw("<defs><pattern id=\"dense\" width=\"3\" height=\"3\" patternUnits=\"userSpaceOnUse\" patternTransform=\"rotate(45)\"><rect class=\"ink\" width=\"1.7\" height=\"3\"/></pattern>")
             .Raw("<pattern id=\"thin\" width=\"5\" height=\"5\" patternUnits=\"userSpaceOnUse\" patternTransform=\"rotate(45)\"><rect class=\"ink\" width=\"1\" height=\"5\"/></pattern></defs>");
         foreach (var x in new[] { 55, 165 })
         {
-            svg.Add($"<circle class=\"body\" cx=\"{x}\" cy=\"20\" r=\"13\"/><path class=\"body\" d=\"{string.Format(CultureInfo.InvariantCulture, Outline, x - 5)}\"/>");
+            svg.Add($"<circle class=\"body\" cx=\"{x}\" cy=\"19\" r=\"12\"/><path class=\"body\" transform=\"translate({x})\" d=\"{Half}\"/><path class=\"body\" transform=\"translate({x}) scale(-1 1)\" d=\"{Half}\"/>");
         }
 
         foreach (var (muscle, shape) in Shapes)
@@ -61,7 +61,7 @@ public static class Figure
                 : $"<rect x=\"{p[1]}\" y=\"{p[2]}\" width=\"{p[3]}\" height=\"{p[4]}\" rx=\"3\" {fill}/>");
         }
 
-        return new HtmlString(svg.Raw("<text class=\"label\" x=\"55\" y=\"243\">front</text><text class=\"label\" x=\"165\" y=\"243\">back</text></svg>").ToString());
+        return new HtmlString(svg.Raw("<text class=\"label\" x=\"55\" y=\"232\">front</text><text class=\"label\" x=\"165\" y=\"232\">back</text></svg>").ToString());
     }
 
     /// <summary>One move: prime movers solid, helpers dense, stabilisers thin.</summary>

@@ -17,6 +17,12 @@ public sealed class MovesModel(MoveLexicon lexicon) : PageModel
 
     public IReadOnlyList<Move> Moves { get; private set; } = [];
 
+    /// <summary>More than this many are not shown at once; a narrower search finds them.</summary>
+    public const int Shown = 120;
+
+    /// <summary>Nothing is asked yet: the families are shown instead of four hundred names.</summary>
+    public bool Asked => !string.IsNullOrWhiteSpace(Words) || !string.IsNullOrEmpty(Family);
+
     public int All => lexicon.Moves.Length;
 
     public IActionResult OnGet()

@@ -1,0 +1,99 @@
+using AnyPace.Core.Captions;
+using AnyPace.Core.Reading;
+
+namespace AnyPace.Core.Tests.ReadingTests;
+
+/// <summary>
+/// Lower bounds on all marked classes, those tuned on and those kept aside, so that a change can not make the reading quietly worse.
+/// They stand a little below what <c>./anypace bench reading</c> prints.
+/// </summary>
+public sealed class MarkedReadingTests
+{
+    private static readonly Lazy<List<(GoldReading Gold, ReadingScore Score)>> Scores = new(() =>
+    [
+        .. new[] { "demo", Path.Combine("tests", "corpus") }.SelectMany(folder => Directory.GetFiles(Path.Combine(Root, folder, "gold"), "*.json").Select(file =>
+        {
+            var gold = GoldReading.Parse(File.ReadAllText(file));
+            var captions = CaptionReader.Read(File.ReadAllBytes(Path.Combine(Root, folder, "captions", gold.Captions)));
+            return (gold, ReadingScore.Of(new CaptionReading(Make.Lexicon).Read(captions, new ReadingContext(gold.Title, gold.StatedMinutes)), gold, Make.Lexicon));
+        })),
+    ]);
+
+    private static string Root
+    {
+        get
+        {
+            var folder = new DirectoryInfo(AppContext.BaseDirectory);
+            while (!Directory.Exists(Path.Combine(folder!.FullName, "demo", "gold")))
+            {
+                folder = folder.Parent;
+            }
+
+            return folder.FullName;
+        }
+    }
+
+    private static List<ReadingScore> Of(bool aside) => [.. Scores.Value.Where(s => s.Gold.KeptAside == aside).Select(s => s.Score)];
+
+    [Fact]
+    public void There_are_thirty_marked_classes_and_a_third_of_them_is_kept_aside()
+    {
+        Assert.True(Scores.Value.Count >= 30);
+        Assert.InRange(Of(aside: true).Count / (double)Scores.Value.Count, 0.3, 0.4);
+    }
+
+    [Fact]
+    public void Every_marked_bout_names_a_move_of_the_lexicon() =>
+        Assert.All(Scores.Value.SelectMany(s => s.Gold.Bouts), b => Assert.NotNull(Make.Lexicon.Find(b.MoveId)));
+
+    [Theory]
+    [InlineData(false, 0.90, 0.82, 0.88, 0.90, 0.88, 0.80)]
+    [InlineData(true, 0.84, 0.75, 0.80, 0.40, 0.50, 0.70)]
+    public void Readings_agree_with_the_marked_timelines_at_least_this_far(
+        bool aside, double moves, double bouts, double phases, double structures, double kit, double muscles)
+    {
+        var scores = Of(aside);
+        Assert.InRange(scores.Average(s => s.MovesF1), moves, 1);
+        Assert.InRange(scores.Average(s => s.BoutsFound), bouts, 1);
+        Assert.InRange(scores.Average(s => s.PhaseOverlap), phases, 1);
+        Assert.InRange(scores.Select(s => s.StructureExact).OfType<double>().Average(), structures, 1);
+        Assert.InRange(scores.Select(s => s.Equipment).Aggregate((a, b) => a + b).F1, kit, 1);
+        Assert.InRange(scores.Average(s => s.MusclesTopFive), muscles, 1);
+        Assert.True(scores.Count(s => s.ImpactExact) >= scores.Count * 0.85);
+        Assert.True(scores.Count(s => s.LevelWithinOne) >= scores.Count * 0.9);
+        Assert.True(scores.Sum(s => s.WarmUp.Hits + s.CoolDown.Hits) >= scores.Count * 2 * 0.75);
+    }
+
+    [Theory]
+    [InlineData(false)]
+    [InlineData(true)]
+    public void What_is_said_to_be_surer_is_right_more_often(bool aside)
+    {
+        var proposals = Of(aside).SelectMany(s => s.Proposals).ToList();
+        double Right(double from, double to) => proposals.Where(p => p.Confidence >= from && p.Confidence < to).Average(p => p.Right ? 1 : 0);
+        Assert.True(Right(0, 0.7) < Right(0.7, 1));
+        foreach (var (from, to) in new[] { (0.6, 0.7), (0.7, 0.8), (0.8, 0.9) })
+        {
+            Assert.InRange(Right(from, to), from - 0.12, to + 0.12);
+        }
+    }
+
+    [Fact]
+    public void A_gold_reading_scores_one_against_itself()
+    {
+        foreach (var (gold, _) in Scores.Value)
+        {
+            var score = ReadingScore.Of(gold.Correct(Core.Sessions.Timeline.Empty), gold, Make.Lexicon);
+            Assert.Equal((1.0, 1.0, 1.0, 1.0), (score.MovesF1, score.BoutsFound, score.PhaseOverlap, score.Equipment.F1));
+            Assert.True(score.ImpactExact && score.LevelWithinOne);
+        }
+    }
+
+    [Fact]
+    public void An_empty_reading_finds_nothing()
+    {
+        var (gold, _) = Scores.Value[0];
+        var score = ReadingScore.Of(Core.Sessions.Timeline.Empty, gold, Make.Lexicon);
+        Assert.Equal((0.0, 0.0), (score.MovesF1, score.BoutsFound));
+    }
+}
