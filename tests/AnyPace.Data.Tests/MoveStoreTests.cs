@@ -16,7 +16,8 @@ public sealed class MoveStoreTests(TestDatabase test) : IClassFixture<TestDataba
         await Store.AddMoveAsync(Wheel, null, CancellationToken.None);
         var kept = Assert.Single(await Store.MovesAsync(CancellationToken.None), m => m.Id == Wheel.Id);
         Assert.Equal((Wheel.Name, Wheel.LikeId, Wheel.Impact, Wheel.Sides, false), (kept.Name, kept.LikeId, kept.Impact, kept.Sides, kept.Retired));
-        Assert.Equal((Wheel.Aliases.AsEnumerable(), Wheel.Kit.AsEnumerable()), (kept.Aliases, kept.Kit));
+        Assert.Equal(Wheel.Aliases.AsEnumerable(), kept.Aliases.AsEnumerable());
+        Assert.Equal(Wheel.Kit.AsEnumerable(), kept.Kit.AsEnumerable());
         await Store.RetireAsync(Wheel.Id, true, null, CancellationToken.None);
         Assert.True((await Store.MovesAsync(CancellationToken.None)).Single(m => m.Id == Wheel.Id).Retired);
         await Store.AddNameAsync(new StudioName("wobble", "squat"), null, CancellationToken.None);

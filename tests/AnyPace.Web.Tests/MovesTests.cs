@@ -78,7 +78,7 @@ public sealed class MovesTests(Site site) : IClassFixture<Site>
         var manager = await site.AsAsync("manager");
         var form = await manager.GetAsync("/studio/moves/new?name=Mill+wheel");
         Assert.Equal("Mill wheel", form.Page.QuerySelector("#Input_Name")!.GetAttribute("value"));
-        var answer = await manager.SubmitAsync(form, "main form", new() { ["Input.Like"] = "Squat", ["Input.OtherNames"] = "wheel of the mill, miller's wheel" });
+        var answer = await manager.SubmitAsync(form, "main form", new() { ["Input.Like"] = "Squat", ["Input.OtherNames"] = "wheel of the mill, miller's wheel" }, action: "/studio/moves/new");
         Assert.Equal("/moves/studio-mill-wheel", answer.Location!.ToString());
         var page = await manager.GetAsync("/moves/studio-mill-wheel");
         Assert.Contains("wheel of the mill", page.Text);
@@ -86,7 +86,7 @@ public sealed class MovesTests(Site site) : IClassFixture<Site>
         var names = await manager.GetAsync("/studio/moves/studio-mill-wheel/names");
         await manager.SubmitAsync(names, "form[action*=Retire]", []);
         Assert.Contains("Out of use", (await manager.GetAsync("/moves/studio-mill-wheel")).Text);
-        var again = await manager.SubmitAsync(form, "main form", new() { ["Input.Like"] = "Squat" });
+        var again = await manager.SubmitAsync(form, "main form", new() { ["Input.Like"] = "Squat" }, action: "/studio/moves/new");
         Assert.Contains("already", again.Page.QuerySelector("[role=alert]")!.TextContent);
     }
 
@@ -99,7 +99,7 @@ public sealed class MovesTests(Site site) : IClassFixture<Site>
     {
         var manager = await site.AsAsync("manager");
         var fields = new Dictionary<string, string> { ["Input.Name"] = "Brook step", ["Input.Like"] = "Side step", [field] = value };
-        var answer = await manager.SubmitAsync(await manager.GetAsync("/studio/moves/new"), "main form", fields);
+        var answer = await manager.SubmitAsync(await manager.GetAsync("/studio/moves/new"), "main form", fields, action: "/studio/moves/new");
         Assert.Equal(HttpStatusCode.OK, answer.Status);
         Assert.Contains(said, answer.Page.QuerySelector("[role=alert]")!.TextContent);
     }

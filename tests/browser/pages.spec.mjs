@@ -23,6 +23,7 @@ for (const [who, names] of [["ines", studio], ["tolly", members]]) {
   for (const scheme of ["light", "dark"]) {
     for (const size of [{ width: 1280, height: 800 }, { width: 360, height: 780 }]) {
       test(`${who}'s pages are accessible and fit, ${scheme}, ${size.width} wide`, async ({ page }) => {
+        test.setTimeout(120_000);
         const faults = [];
         page.on("console", (m) => m.type() === "error" && !/status of 404/.test(m.text()) && faults.push(m.text()));
         page.on("pageerror", (e) => faults.push(e.message));

@@ -27,6 +27,7 @@ public sealed class MovesModel(MoveLexicon lexicon) : PageModel
 
     public IActionResult OnGet()
     {
+        Response.Headers.Vary = "HX-Request";
         Words = Words is { Length: > 80 } ? Words[..80] : Words;
         var found = lexicon.Search(Words ?? "");
         Families = [.. found.GroupBy(m => m.Family).OrderBy(g => g.Key, StringComparer.Ordinal).Select(g => (g.Key, g.Count()))];
