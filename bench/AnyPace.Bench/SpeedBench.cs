@@ -3,78 +3,73 @@ using System.Diagnostics;
 using AnyPace.Core.Captions;
 using AnyPace.Core.Lexicon;
 using AnyPace.Core.Reading;
+using BenchmarkDotNet.Attributes;
+using BenchmarkDotNet.Columns;
+using BenchmarkDotNet.Configs;
+using BenchmarkDotNet.Diagnosers;
+using BenchmarkDotNet.Jobs;
+using BenchmarkDotNet.Loggers;
+using BenchmarkDotNet.Running;
+using BenchmarkDotNet.Toolchains.InProcess.Emit;
 using Spectre.Console;
 
 namespace AnyPace.Bench;
 
-/// <summary><c>speed</c>: one long file warm, and a folder's worth in parallel, each beside the plain keyword reader in the same run.</summary>
+/// <summary>One file of each length read by the reading and by the plain keyword reader, in one run, so that the ratio holds on any machine.</summary>
+public class ReadingSpeed
+{
+    /// <summary>Words a second of a coach who talks all the time.</summary>
+    private const double Pace = 2.4;
+
+    private const int WordsInCue = 8;
+
+    private readonly CaptionReading _reader = new(MoveLexicon.Default);
+    private readonly KeywordReader _plain = new(MoveLexicon.Default);
+    private CaptionFile _file = null!;
+
+    /// <summary>Minutes.</summary>
+    [Params(15, 30, 60)]
+    public int Length { get; set; }
+
+    /// <summary>The words of all marked recordings one after the other, at a steady pace, in cues of a few words.</summary>
+    [GlobalSetup]
+    public void Fill()
+    {
+        var words = MarkedRecording.Load(["demo", "tests/corpus"]).SelectMany(r => new Speech(r.Captions.Cues).Tokens.Select(t => t.Text)).ToList();
+        var cues = Enumerable.Range(0, (int)(Length * 60 * Pace / WordsInCue)).Select(i => new Cue(
+            new(i * WordsInCue / Pace), new((i + 1) * WordsInCue / Pace),
+            string.Join(' ', Enumerable.Range(i * WordsInCue, WordsInCue).Select(w => words[w % words.Count])), i + 1));
+        _file = new CaptionFile(CaptionFormat.WebVtt, [.. cues]);
+    }
+
+    [Benchmark(Baseline = true)]
+    public object Keywords() => _plain.Read(_file);
+
+    [Benchmark]
+    public object Reading() => _reader.Read(_file);
+}
+
+/// <summary><c>speed</c>: files of some lengths warm, and a folder's worth in parallel.</summary>
 internal static class SpeedBench
 {
-    private const int Warm = 20;
-    private const int Runs = 40;
-
     public static Command Build()
     {
         var files = new Option<int>("--files") { Description = "How many files the folder has.", DefaultValueFactory = _ => 1000 };
-        var command = new Command("speed", "How long a 30-minute file takes, and a folder of a thousand.") { files };
+        var command = new Command("speed", "How long a file takes beside a plain keyword reader, and a folder of a thousand.") { files };
         command.SetAction(parse => Run(parse.GetValue(files)));
         return command;
     }
 
     private static int Run(int files)
     {
-        var lexicon = MoveLexicon.Default;
-        var reader = new CaptionReading(lexicon);
-        var plain = new KeywordReader(lexicon);
-        var recordings = MarkedRecording.Load(["demo", "tests/corpus"]);
-        var table = new Table().AddColumns("what", "words", "reading, median ms", "keywords, median ms", "ratio");
-        foreach (var minutes in new[] { 15, 30, 60, 120 })
-        {
-            var file = Joined(recordings, minutes * 60);
-            var words = file.Cues.Sum(c => c.Text.Split(' ').Length);
-            var ours = Median(() => reader.Read(file));
-            var theirs = Median(() => plain.Read(file));
-            table.AddRow($"{minutes} minutes", $"{words}", $"{ours:0.0}", $"{theirs:0.0}", $"{ours / theirs:0.0}");
-        }
-
-        AnsiConsole.Write(table);
-        Folder(reader, recordings, files);
+        BenchmarkRunner.Run<ReadingSpeed>(ManualConfig.CreateEmpty()
+            .AddJob(Job.ShortRun.WithToolchain(new InProcessEmitToolchain(TimeSpan.FromMinutes(10), logOutput: false)))
+            .AddColumnProvider(DefaultColumnProviders.Instance)
+            .AddDiagnoser(MemoryDiagnoser.Default)
+            .AddLogger(ConsoleLogger.Default)
+            .WithArtifactsPath(Path.Combine(Path.GetTempPath(), "anypace-bench")));
+        Folder(new CaptionReading(MoveLexicon.Default), MarkedRecording.Load(["demo", "tests/corpus"]), files);
         return 0;
-    }
-
-    /// <summary>Recordings one after the other until the length is reached: as many words a minute as our captions have.</summary>
-    private static CaptionFile Joined(List<MarkedRecording> recordings, double seconds)
-    {
-        var cues = new List<Cue>();
-        var offset = 0.0;
-        for (var i = 0; offset < seconds; i++)
-        {
-            var source = recordings[i % recordings.Count].Captions.Cues;
-            cues.AddRange(source.Select(c => c with { Start = new(c.Start.Value + offset), End = c.End is { } e ? new(e.Value + offset) : null })
-                .Where(c => c.Start.Value < seconds));
-            offset += source[^1].Start.Value + 5;
-        }
-
-        return recordings[0].Captions with { Cues = [.. cues] };
-    }
-
-    private static double Median(Action read)
-    {
-        for (var i = 0; i < Warm; i++)
-        {
-            read();
-        }
-
-        var times = new double[Runs];
-        for (var i = 0; i < Runs; i++)
-        {
-            var start = Stopwatch.GetTimestamp();
-            read();
-            times[i] = Stopwatch.GetElapsedTime(start).TotalMilliseconds;
-        }
-
-        Array.Sort(times);
-        return times[Runs / 2];
     }
 
     private static void Folder(CaptionReading reader, List<MarkedRecording> recordings, int files)

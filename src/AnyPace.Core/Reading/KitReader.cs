@@ -65,7 +65,7 @@ internal static partial class KitReader
                     continue;
                 }
 
-                var said = NeedOf(before, after, speech.Preceding(token, 16), item);
+                var said = NeedOf(before, after, speech.Preceding(token, 40), item);
                 if (speech.At(token) < firstBout && (said != KitNeed.Required || NeedWords().IsMatch(before)))
                 {
                     // What is said of it before the class begins settles it; the plainest need said there counts.
@@ -116,7 +116,7 @@ internal static partial class KitReader
     private static KitNeed NeedOf(string before, string after, string preceding, string item)
     {
         // Only what is named before it can be stood in for.
-        var instead = SubstituteBefore().IsMatch(before) || (Lacking().IsMatch(preceding) && (before.Length < preceding.Length || WillDo().IsMatch(after)));
+        var instead = OnlyHave().IsMatch(before) || SubstituteBefore().IsMatch(before) || (Lacking().IsMatch(preceding) && (before.Length < preceding.Length || WillDo().IsMatch(after)));
         if (instead && StandIns.TryGetValue(item, out var first) && (preceding.Contains(first.Split(' ')[^1], StringComparison.Ordinal) || (first == "dumbbell" && preceding.Contains("weight", StringComparison.Ordinal)) || before.Contains("instead", StringComparison.Ordinal) || after.Contains("instead", StringComparison.Ordinal)))
         {
             return KitNeed.Substitute;
@@ -186,7 +186,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\b(aerobic step|step platform|stepper|(need|use|have|grab) a step|bottom step|a step or a?|a sturdy step|plyo box)\b", Options)]
     private static partial Regex Step();
 
-    [GeneratedRegex(@"\b((a|your|the|real) (skipping|jump) rope|(a|your|the) rope)\b", Options)]
+    [GeneratedRegex(@"\b((a|your|the|real) (skipping|jump) rope|(?<!under |under a |over )(a|your|the) rope)\b", Options)]
     private static partial Regex Rope();
 
     [GeneratedRegex(@"\bfoam rollers?\b", Options)]
@@ -210,8 +210,11 @@ internal static partial class KitReader
     [GeneratedRegex(@"(\bif you (don't|do not|haven't|have no)\b.*|\binstead( of)?\b.*|\b(substitute|swap)\b.*|\bor( even)?( (a|an|some|use|2|couple|of|water|grab|take|even|just|sturdy|solid|strong|heavy|light|kitchen|dining|the|your))*)$", Options)]
     private static partial Regex SubstituteBefore();
 
-    [GeneratedRegex(@"\b(no|don't have|haven't got|do not have|without) (a |any )?(bench|dumbbells?|kettlebells?|bands?|weights|mats?|step)\b( [\w']+){0,7}$", Options)]
+    [GeneratedRegex(@"\b(no|don't have|haven't got|do not have|without|in place of) (a |any )?(bench|dumbbells?|kettlebells?|bands?|weights|mats?|step)\b( [\w']+){0,7}$", Options)]
     private static partial Regex Lacking();
+
+    [GeneratedRegex(@"\b(only|just) (got|have|own)( (a|1|some|2|light|small|your))*$", Options)]
+    private static partial Regex OnlyHave();
 
     [GeneratedRegex(@"^([\w']+ ){0,4}(will (do|work|be fine)|would (do|work)|works|is fine|instead|are fine|do the job)\b", Options)]
     private static partial Regex WillDo();

@@ -27,6 +27,9 @@ public static class MentionFinder
     /// <summary>A name with a misheard word is a little less sure.</summary>
     private const double MisheardWeight = 0.85;
 
+    /// <summary>A standing move named in passing while everyone lies on the floor is most likely a way of speaking: "circle the arms", "lift the heels".</summary>
+    private const double OutOfPlaceWeight = 0.7;
+
     /// <summary>A list is said in one breath: at most this many seconds a word.</summary>
     private const double ListPace = 1.2;
 
@@ -81,7 +84,9 @@ public static class MentionFinder
             var fuller = general ? EarlierOf(lexicon, mentions, names, move, weak || several, at) : null;
             var verb = !hit.Weak && weak;
             var weight = verb ? VerbWeight : fuller is not null && weak ? ShortFormWeight : weak ? role == Role.Announced ? WeakAnnounced : WeakWeight : hit.Words > 1 ? 1 : several ? ShortFormWeight : 0.85;
-            mentions.Add(new Mention(fuller ?? move, token, length, at, at, role, weak && fuller is null, Base(role) * weight * (misheard.Contains(token) ? MisheardWeight : 1)));
+            var heard = misheard.Contains(token) ? MisheardWeight : 1;
+            var fits = role == Role.Doing && OutOfPlace(fuller ?? move, position.At(token)) ? OutOfPlaceWeight : 1;
+            mentions.Add(new Mention(fuller ?? move, token, length, at, at, role, weak && fuller is null, Base(role) * weight * heard * fits));
             names.Add(lexicon.NameStems(mentions[^1].Move));
             if (role is Role.Doing or Role.Announced && !weak)
             {
@@ -132,6 +137,9 @@ public static class MentionFinder
         raw.Sort((a, b) => a.Token.CompareTo(b.Token));
         return found;
     }
+
+    private static bool OutOfPlace(Move move, string position) =>
+        position is "supine" or "prone" or "side-lying" or "all-fours" && move.Kit.IsEmpty && !move.IsStretch && move.Pattern != "breathing" && move.Positions.All(p => p == "standing");
 
     /// <summary>"Overhead press, one arm": the one-sided form of the move, where the lexicon has it.</summary>
     private static Move OneLimb(Speech speech, MoveLexicon lexicon, Move move, int token, int length)

@@ -80,10 +80,10 @@ internal sealed partial class PositionTrack
         return false;
     }
 
-    /// <summary>A move that is done in one position only puts the body there for what follows.</summary>
+    /// <summary>A move that is done in one position only puts the body there for what follows; a gentle move done standing is often said of the floor, and says nothing.</summary>
     public void Imply(int token, Move move)
     {
-        if (move.Positions.Length == 1 && move.Elsewhere.IsEmpty)
+        if (move.Positions.Length == 1 && move.Elsewhere.IsEmpty && !(move.IsGentle && move.Positions[0] == "standing"))
         {
             _said.Insert(From(token + 1), (token, move.Positions[0]));
         }

@@ -65,7 +65,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(not (just|only)|no (problem|worries|rest|break|stopping)|why not)\b[^.]*$", Options)]
     private static partial Regex NotOnly();
 
-    [GeneratedRegex(@"\b(like|similar to|same as|as if|think of|kind of|imagine|remember|than|almost|version of|as in|looks like|\bas (a|an|the|our|your|in|that)|(still|just) add(ing)? (a|an|some|in a|in the|in|the|your)|now add (a|an|some|in a|your)|add (a|an|some|in a|in some|your))( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|were|that|if|normal|regular))*$", Options)]
+    [GeneratedRegex(@"\b(like|similar to|same as|as if|think of|kind of|imagine|remember|than|almost|version of|as in|looks like|\bas (a|an|the|our|your|in|that)|(still|just) add(ing)? (a|an|some|in a|in the|in|the|your)|now add (a|an|some|in a|your)|add (a|an|some|in a|in some|your))( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|were|if|normal|regular))*$", Options)]
     private static partial Regex Comparison();
 
     [GeneratedRegex(@"\b(would|d|i'd|you'd|if you) like\b", Options)]

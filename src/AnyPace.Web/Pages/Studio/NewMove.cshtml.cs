@@ -44,20 +44,22 @@ public sealed class NewMoveModel(MoveStore store, StudioMoves moves) : PageModel
 
     public async Task<IActionResult> OnPostAsync(CancellationToken stop)
     {
-        var like = moves.Current.Moves.FirstOrDefault(m => string.Equals(m.Name, Input.Like.Trim(), StringComparison.OrdinalIgnoreCase));
-        if (like is null && Input.Like.Length > 0)
+        // A field left empty is bound as null.
+        var (name, wanted) = ((Input.Name ?? "").Trim(), (Input.Like ?? "").Trim());
+        var like = moves.Current.Moves.FirstOrDefault(m => string.Equals(m.Name, wanted, StringComparison.OrdinalIgnoreCase));
+        if (like is null && wanted.Length > 0)
         {
-            ModelState.AddModelError("Input.Like", $"No move is called \"{Input.Like}\". Choose one of the list.");
+            ModelState.AddModelError("Input.Like", $"No move is called \"{wanted}\". Choose one of the list.");
         }
         else if (like is not null && like.Id.StartsWith(StudioMove.IdPrefix, StringComparison.Ordinal))
         {
             ModelState.AddModelError("Input.Like", "Choose a move of the lexicon, not one of our own.");
         }
 
-        var id = StudioMove.IdOf(Input.Name);
+        var id = StudioMove.IdOf(name);
         if (ModelState.IsValid && moves.Current.Find(id) is not null)
         {
-            ModelState.AddModelError("Input.Name", $"We have a move called \"{Input.Name.Trim()}\" already.");
+            ModelState.AddModelError("Input.Name", $"We have a move called \"{name}\" already.");
         }
 
         if (!ModelState.IsValid || like is null)
@@ -66,7 +68,7 @@ public sealed class NewMoveModel(MoveStore store, StudioMoves moves) : PageModel
         }
 
         var move = new StudioMove(
-            id, Input.Name.Trim(), like.Id, [.. Listed(Input.OtherNames)], Input.Impact ?? like.Impact, Input.Sides ?? like.Sides,
+            id, name, like.Id, [.. Listed(Input.OtherNames)], Input.Impact ?? like.Impact, Input.Sides ?? like.Sides,
             Input.Kit is null ? like.Kit : [.. Listed(Input.Kit).Select(k => k.ToLowerInvariant())]);
         try
         {
