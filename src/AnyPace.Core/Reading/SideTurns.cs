@@ -6,6 +6,9 @@ internal static class SideTurns
     /// <summary>Words between two sides that belong to one instruction.</summary>
     private const int OneInstruction = 7;
 
+    /// <summary>Seconds in which an instruction is said.</summary>
+    private const double OneBreath = 6;
+
     /// <summary>Longer ago than this, in seconds, the side named before says nothing.</summary>
     private const double Forgotten = 150;
 
@@ -17,7 +20,7 @@ internal static class SideTurns
         Mark? before = null;
         foreach (var mark in marks.Where(m => m.Kind is MarkKind.Left or MarkKind.Right))
         {
-            var oneBreath = before is { } b && mark.Token - b.Token <= OneInstruction;
+            var oneBreath = before is { } b && mark.Token - b.Token <= OneInstruction && mark.At - b.At < OneBreath;
             before = mark;
             if (oneBreath)
             {
