@@ -50,9 +50,21 @@ internal static partial class FactReader
         ("off-topic chat", OffTopic()),
     ];
 
+    /// <summary>Several patterns for one kind: each alone is looked for by its few first letters, all in one would be tried at every word.</summary>
+    private static readonly (string Kind, Regex Pattern)[] OptionWays =
+    [
+        ("easier", EasierIf()),
+        ("easier", EasierNamed()),
+        ("easier", EasierAllowed()),
+        ("easier", EasierWithout()),
+        ("harder", HarderIf()),
+        ("harder", HarderNamed()),
+        ("harder", HarderWith()),
+    ];
+
     public static ImmutableArray<Option> Options(Speech speech, IReadOnlyList<Mention> mentions, IReadOnlyList<Bout> bouts)
     {
-        var found = Hits(speech, [("easier", EasierWay()), ("harder", HarderWay())], []);
+        var found = Hits(speech, OptionWays, []);
         return
         [
             .. found.Select(hit =>
@@ -140,35 +152,62 @@ internal static partial class FactReader
             inNames.UnionWith(Enumerable.Range(m.Token, m.Length));
         }
 
-        var hits = new List<(string Kind, int Token, Match Match)>();
+        var found = new List<(string Kind, int Token, Match Match)>();
         foreach (var (kind, pattern) in patterns)
         {
-            var last = double.NegativeInfinity;
             foreach (Match match in pattern.Matches(speech.Text))
             {
-                var token = speech.TokenAt(match.Index);
-                var end = speech.TokenAt(match.Index + match.Length - 1);
-                var at = speech.At(token);
-                if (!inNames.Contains(end) && at - last > SameRemark)
+                if (!inNames.Contains(speech.TokenAt(match.Index + match.Length - 1)))
                 {
-                    hits.Add((kind, token, match));
-                    last = at;
+                    found.Add((kind, speech.TokenAt(match.Index), match));
                 }
             }
         }
 
-        return [.. hits.OrderBy(h => h.Token)];
+        var hits = new List<(string Kind, int Token, Match Match)>(found.Count);
+        var last = new Dictionary<string, double>();
+        foreach (var hit in found.OrderBy(h => h.Token))
+        {
+            var at = speech.At(hit.Token);
+            if (!last.TryGetValue(hit.Kind, out var before) || at - before > SameRemark)
+            {
+                hits.Add(hit);
+                last[hit.Kind] = at;
+            }
+        }
+
+        return hits;
     }
 
     private const RegexOptions Plain = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    /// <summary>A reason to take it down ("if your wrists are sore"), a way that is named easier, or the things coaches take away: the jump, the weight, the range.</summary>
-    [GeneratedRegex(@"\b(if( [\w']+){0,5} (too (much|hard|heavy|deep|intense|fast|difficult|low|high|fiddly|strong)|heavy|tired|tires?|sore|hurts?|bother(s|ing)?|struggl\w+|grumbl\w+|grumpy|complain\w*|wobbl\w*|ach(e|es|ing)|(a |just )?(beginners?|new|starting)\b|tender|sensitive|injured|not for you|not comfortable|uncomfortable|not ready|jumping|can't( [\w']+)?|cannot|don't (like|want)( [\w']+){0,2} (jump\w*|to)|need (to|it|a break|1|the break|more support))\b|(?<!gets |get |getting |become |becomes |little bit |any |no |be |is it )\b(easier|kinder|gentler)\b(?! said)|\b(modif(y|ication|ications|ied|ying)|regression)\b|low impact (option|version|way|variation|alternative)|(?<!for |all |complete |total |absolute )\bbeginners?\b(?! (workout|class|friendly|level|session|routine|series|pilates|yoga|to|program\w*|barre))|((you|we) (can|could|may|might|can always)|feel free to|welcome to|or|or just|or simply|option(al)? to|happy to|fine to|okay to|just)( (just|simply|always|also|even|do|keep|stay|take|go|come|drop|use|rest|leave|hold|put|bring|step|with|this|it|that|1|from|have|you|can|down))* ?(to|on|onto|without|against|the|your|a|in|with|of)?( (the|your|a|to|on))* ?(knees?|without (the |any |your )?(weights?|dumbbells?|jump\w*|band)|no weights?|bodyweight|feet (on|down)|foot (on|down)|head (down|rested)|wall|chair|1 arm|hands on|half way|slower|smaller|march\w*|walk\w*( it)?( out)?|step\w* (it|out|side|back|in)|tap\w* (it|out|side)?|take (the|it) (jump|slow|easy|down)|break|slow(er)? (it )?(down)?)\b|(drop|lose|ditch|leave) (the|your|those) (weights?|dumbbells?)|(take|leave|taking|leaving|cut) (out |away )?the (jump|hop|impact|weights?)( out)?|no jump\w*|without the (jump|weights?|hop|dumbbells?)|instead of (jump|hop)\w*|(step|walk|march|tap)( it)?( back| out| in| up)? instead|(stay|keep)( [\w']+){0,2} with( [\w']+){0,2} instead|1 (arm|leg|side|hand) at a time if|just use 1|just as good|don't have to (go|jump|do|lift|use)|(drop|come|go|stay|be) (down )?(on ?to|to|on) your knees|knees down\b(?! (and|to the|towards))|smaller range|or (just|simply) [\w']+|if (that's|that is|it's|this is) enough|take (a|your|as many|some) (break|breaks|rest|rests|time)( [\w']+){0,2} (if|when\w*|as)\b|(hold|hang|holding) (on )?(on )?to (a|the|your|something)( [\w']+)? ?(chair|wall|sturdy)?( if|for (balance|support))|(easy|lighter) option)\b", Plain)]
-    private static partial Regex EasierWay();
+    /// <summary>A reason to take it down: "if your wrists are sore".</summary>
+    [GeneratedRegex(@"\b(if( [\w']+){0,5} (too (much|hard|heavy|deep|intense|fast|difficult|low|high|fiddly|strong)|heavy|tired|tires?|sore|hurts?|bother(s|ing)?|struggl\w+|grumbl\w+|grumpy|complain\w*|wobbl\w*|ach(e|es|ing)|(a |just )?(beginners?|new|starting)\b|tender|sensitive|injured|not for you|not comfortable|uncomfortable|not ready|jumping|can't( [\w']+)?|cannot|don't (like|want)( [\w']+){0,2} (jump\w*|to)|need (to|it|a break|1|the break|more support))\b|if (that's|that is|it's|this is) enough)\b", Plain)]
+    private static partial Regex EasierIf();
 
-    /// <summary>A reason to go on ("if that feels easy"), a way that is named harder, or what coaches add: a jump, a pulse, weight.</summary>
-    [GeneratedRegex(@"\b(if( [\w']+){0,5} (more\b(?! (support|time|rest|help|of a rest))|(too |quite |really |a bit )?easy|harder|challeng\w+|strong(er)?|brave|good|push (it|yourself)|advanced|extra( [\w']+)?|clever|fancy|spicy|intense|up for it|dare|progress)\b|(?<!gets |get |getting |even |is |work |it's |little |any |no |push |a bit |much |be )harder\b(?! than)|(?<!day |the |this |real |week )\bchallenge (yourself|it|here|you)|(extra|bigger|more of a|added|further|little|want a|for a) challenge|\badvanced\b(?! (class|workout|level|session))|progress(ion)? (this|it|here|is|would|by)|progression|level (it )?up|up a (notch|level|gear)|add (a|an|in a|in the|the|some|on a|on the)( (little|small|big|quick|tiny))? (jump|hop|pulse|weights?|dumbbells?|kick|push ?up|twist|tuck)|(turn|make) (it|this|that) (in ?to )?a (jump|hop)\w*|option to (jump|add|lift|hop|go heavier)|(go|going|grab|take|pick up|use)( [\w']+){0,2} heavier( weights?)?( if [\w']+ [\w']+)?\b|(faster|deeper|lower|higher|heavier|quicker|bigger) if you (can|like|want|dare|wish|prefer))\b", Plain)]
-    private static partial Regex HarderWay();
+    /// <summary>A way that is named easier.</summary>
+    [GeneratedRegex(@"\b((?<!gets |get |getting |become |becomes |little bit |any |no |be |is it )\b(easier|kinder|gentler)\b(?! said)|\b(modif(y|ication|ications|ied|ying)|regression)\b|low impact (option|version|way|variation|alternative)|(?<!for |all |complete |total |absolute )\bbeginners?\b(?! (workout|class|friendly|level|session|routine|series|pilates|yoga|to|program\w*|barre)))\b", Plain)]
+    private static partial Regex EasierNamed();
+
+    /// <summary>What the coach allows: "you can keep your feet on the floor".</summary>
+    [GeneratedRegex(@"\b(((you|we) (can|could|may|might|can always)|feel free to|welcome to|or|or just|or simply|option(al)? to|happy to|fine to|okay to|just)( (just|simply|always|also|even|do|keep|stay|take|go|come|drop|use|rest|leave|hold|put|bring|step|with|this|it|that|1|from|have|you|can|down))* ?(to|on|onto|without|against|the|your|a|in|with|of)?( (the|your|a|to|on))* ?(knees?|without (the |any |your )?(weights?|dumbbells?|jump\w*|band)|no weights?|bodyweight|feet (on|down)|foot (on|down)|head (down|rested)|wall|chair|1 arm|hands on|half way|slower|smaller|march\w*|walk\w*( it)?( out)?|step\w* (it|out|side|back|in)|tap\w* (it|out|side)?|take (the|it) (jump|slow|easy|down)|break|slow(er)? (it )?(down)?)\b)\b", Plain)]
+    private static partial Regex EasierAllowed();
+
+    /// <summary>The things coaches take away: the jump, the weight, the range.</summary>
+    [GeneratedRegex(@"\b((drop|lose|ditch|leave) (the|your|those) (weights?|dumbbells?)|(take|leave|taking|leaving|cut) (out |away )?the (jump|hop|impact|weights?)( out)?|no jump\w*|without the (jump|weights?|hop|dumbbells?)|instead of (jump|hop)\w*|(step|walk|march|tap)( it)?( back| out| in| up)? instead|(stay|keep)( [\w']+){0,2} with( [\w']+){0,2} instead|1 (arm|leg|side|hand) at a time if|just use 1|just as good|don't have to (go|jump|do|lift|use)|(drop|come|go|stay|be) (down )?(on ?to|to|on) your knees|knees down\b(?! (and|to the|towards))|smaller range|or (just|simply) [\w']+|take (a|your|as many|some) (break|breaks|rest|rests|time)( [\w']+){0,2} (if|when\w*|as)\b|(hold|hang|holding) (on )?(on )?to (a|the|your|something)( [\w']+)? ?(chair|wall|sturdy)?( if|for (balance|support))|(easy|lighter) option)\b", Plain)]
+    private static partial Regex EasierWithout();
+
+    /// <summary>A reason to go on: "if that feels easy".</summary>
+    [GeneratedRegex(@"\b(if( [\w']+){0,5} (more\b(?! (support|time|rest|help|of a rest))|(too |quite |really |a bit )?easy|harder|challeng\w+|strong(er)?|brave|good|push (it|yourself)|advanced|extra( [\w']+)?|clever|fancy|spicy|intense|up for it|dare|progress)\b)\b", Plain)]
+    private static partial Regex HarderIf();
+
+    /// <summary>A way that is named harder.</summary>
+    [GeneratedRegex(@"\b((?<!gets |get |getting |even |is |work |it's |little |any |no |push |a bit |much |be )harder\b(?! than)|(?<!day |the |this |real |week )\bchallenge (yourself|it|here|you)|(extra|bigger|more of a|added|further|little|want a|for a) challenge|\badvanced\b(?! (class|workout|level|session))|progress(ion)? (this|it|here|is|would|by)|progression)\b", Plain)]
+    private static partial Regex HarderNamed();
+
+    /// <summary>The things coaches add: a jump, a pulse, weight.</summary>
+    [GeneratedRegex(@"\b(level (it )?up|up a (notch|level|gear)|add (a|an|in a|in the|the|some|on a|on the)( (little|small|big|quick|tiny))? (jump|hop|pulse|weights?|dumbbells?|kick|push ?up|twist|tuck)|(turn|make) (it|this|that) (in ?to )?a (jump|hop)\w*|option to (jump|add|lift|hop|go heavier)|(go|going|grab|take|pick up|use)( [\w']+){0,2} heavier( weights?)?( if [\w']+ [\w']+)?\b|(faster|deeper|lower|higher|heavier|quicker|bigger) if you (can|like|want|dare|wish|prefer))\b", Plain)]
+    private static partial Regex HarderWith();
 
     [GeneratedRegex(@"\b(doctor|physio(therapist)?|medical (condition|professional|advice)|health (professional|condition|issues?)|pregnan\w+|postnatal|heart (condition|problem)|blood pressure|injur(y|ies|ed))\b", Plain)]
     private static partial Regex Medical();
