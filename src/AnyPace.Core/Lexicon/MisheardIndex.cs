@@ -108,24 +108,20 @@ internal sealed class MisheardIndex
 
         for (var n = longest; n >= 2; n--)
         {
-            var unknown = Array.IndexOf(ofName, false, start, n);
-            string[]? window = null;
-            for (var k = start; k < start + n; k++)
+            // A slip is a word that no name has; where all are words of names, the speaker says something else.
+            var k = Array.IndexOf(ofName, false, start, n);
+            if (k < 0 || everyday[k] || !char.IsLetter(texts[k][0]) || !_byRest.TryGetValue(Rest([.. stems.Skip(start).Take(n)], k - start), out var candidates))
             {
-                if ((unknown >= 0 && unknown != k) || everyday[k] || !char.IsLetter(texts[k][0])
-                    || !_byRest.TryGetValue(Rest(window ??= [.. stems.Skip(start).Take(n)], k - start), out var candidates))
-                {
-                    continue;
-                }
+                continue;
+            }
 
-                // "Side" and "up" are in every sentence: beside them only a long word that sounds the same will do.
-                var plain = Enumerable.Range(start, n).All(i => i == k || everyday[i]);
-                foreach (var (hit, word) in candidates)
+            // "Side" and "up" are in every sentence: beside them only a long word that sounds the same will do.
+            var plain = Enumerable.Range(start, n).All(i => i == k || everyday[i]);
+            foreach (var (hit, word) in candidates)
+            {
+                if (plain ? SoundKey.Of(word) is { Length: >= 4 } key && key == SoundKey.Of(texts[k]) : Alike(texts[k], word))
                 {
-                    if (plain ? SoundKey.Of(word) is { Length: >= 4 } key && key == SoundKey.Of(texts[k]) : Alike(texts[k], word))
-                    {
-                        return (hit, n);
-                    }
+                    return (hit, n);
                 }
             }
         }

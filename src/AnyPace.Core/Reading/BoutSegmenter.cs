@@ -141,7 +141,7 @@ internal static class BoutSegmenter
             _stops = [.. marks.Where(m => m.Kind is MarkKind.Stop or MarkKind.Break or MarkKind.SignOff)];
             _doing = [.. marks.Where(m => m.Kind == MarkKind.Doing).Select(m => m.At)];
             _switches = [.. marks.Where(m => m.Kind == MarkKind.SwitchSide).Concat(SideTurns.Find(marks)).Select(m => m.At).Order()];
-            _agains = [.. marks.Where(m => m.Kind == MarkKind.Again).Select(m => m.At)];
+            _agains = [.. marks.Where(m => m.Kind is MarkKind.Again or MarkKind.Round).Select(m => m.At)];
             _dose = dose;
             _period = dose is { WorkSeconds: { } work, RestSeconds: { } rest } ? work + rest : null;
             Edges = MakeEdges(speech);
@@ -165,7 +165,7 @@ internal static class BoutSegmenter
 
         public double[] Edges { get; }
 
-        /// <summary>True where the same move may begin once more: the other side, the next set.</summary>
+        /// <summary>True where the same move may begin once more: the other side, the next set or round.</summary>
         public bool MayRepeat(double at) => Any(_switches, at - 10, at + 6) || Any(_agains, at - 8, at + 6);
 
         /// <summary>What speaks for a bout that begins this long after the one before: the said work and rest, once or twice over.</summary>
