@@ -67,6 +67,10 @@ public sealed record Move(
 {
     public Met Met => Activity.Met;
 
+    /// <summary>True where its name is the other's with words before it: reverse lunge for lunge.</summary>
+    public bool NamesMoreThan(Move general) =>
+        Id != general.Id && Name.Replace('-', ' ').EndsWith(' ' + general.Name.Replace('-', ' '), StringComparison.OrdinalIgnoreCase);
+
     public bool IsStretch => Pattern == "stretch";
 
     /// <summary>Moves that fill warm-ups and cool-downs rather than work: stretches, mobility, breathing.</summary>

@@ -370,26 +370,12 @@ internal static class BoutSegmenter
 
         private static double MarksIn(List<Mark> marks, double from, double to, double least = 0)
         {
-            var (low, high) = (0, marks.Count);
-            while (low < high)
-            {
-                var middle = (low + high) / 2;
-                if (marks[middle].At < from)
-                {
-                    low = middle + 1;
-                }
-                else
-                {
-                    high = middle;
-                }
-            }
-
             var sum = 0.0;
-            for (; low < marks.Count && marks[low].At <= to; low++)
+            for (var i = Clocked.From(marks, from); i < marks.Count && marks[i].At <= to; i++)
             {
-                if (marks[low].Strength >= least)
+                if (marks[i].Strength >= least)
                 {
-                    sum += marks[low].Strength;
+                    sum += marks[i].Strength;
                 }
             }
 

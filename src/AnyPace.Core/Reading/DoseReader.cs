@@ -43,9 +43,10 @@ public static partial class DoseReader
     public static SaidDose Read(Speech speech)
     {
         var evidence = new List<Evidence>();
-        var beats = Beats(speech, evidence);
+        var lengths = DurationFinder.Find(speech);
+        var beats = Beats(speech, lengths, evidence);
         var tabata = Tabata().Match(speech.Text) is { Success: true } t && Note(speech, t, evidence);
-        if (beats.Count == 0 && Alone(speech, evidence) is { } alone)
+        if (beats.Count == 0 && Alone(speech, lengths, evidence) is { } alone)
         {
             beats.Add(alone);
         }
@@ -68,10 +69,9 @@ public static partial class DoseReader
     }
 
     /// <summary>Every work length with the rest that is said soon after it.</summary>
-    private static List<SaidBeat> Beats(Speech speech, List<Evidence> evidence)
+    private static List<SaidBeat> Beats(Speech speech, IReadOnlyList<Duration> lengths, List<Evidence> evidence)
     {
         const int soon = 16;
-        var lengths = DurationFinder.Find(speech);
         var beats = new List<SaidBeat>();
         void Add(int token, double work, double rest)
         {
@@ -115,9 +115,8 @@ public static partial class DoseReader
     }
 
     /// <summary>Work said alone ("a minute each"), with the rest said elsewhere or not at all.</summary>
-    private static SaidBeat? Alone(Speech speech, List<Evidence> evidence)
+    private static SaidBeat? Alone(Speech speech, IReadOnlyList<Duration> lengths, List<Evidence> evidence)
     {
-        var lengths = DurationFinder.Find(speech);
         var work = lengths.FirstOrDefault(l => l is { Kind: DurationKind.Work, Seconds: >= ShortestWork and <= LongestWork });
         if (work.Seconds == 0 || speech.At(work.Token) > Math.Max(60, speech.End.Value * SaidEarly))
         {

@@ -211,7 +211,7 @@ public static class MentionFinder
                 joins += speech.Tokens[t].Text is "and" or "then" or "plus" ? 1 : 0;
             }
 
-            return b.Token - end <= 4 && a.Hit.Move.Id != b.Hit.Move.Id && !IsFuller(b.Hit.Move, a.Hit.Move) && !SamePart(a.Hit.Move, b.Hit.Move) && !a.Hit.Weak && !b.Hit.Weak && !speech.Tokens[end - 1].Stops
+            return b.Token - end <= 4 && a.Hit.Move.Id != b.Hit.Move.Id && !b.Hit.Move.NamesMoreThan(a.Hit.Move) && !SamePart(a.Hit.Move, b.Hit.Move) && !a.Hit.Weak && !b.Hit.Weak && !speech.Tokens[end - 1].Stops
                 && (joins > 0 || speech.Tokens[end - 1].Pauses || b.Token == end) && speech.At(b.Token) - speech.At(a.Token) < Math.Min(6, ListPace * (b.Token - a.Token));
         }
     }
@@ -223,15 +223,12 @@ public static class MentionFinder
         for (var i = 0; i + 1 < mentions.Count; i++)
         {
             var (m, next) = (mentions[i], mentions.Skip(i + 1).FirstOrDefault(o => !o.Weak && o.Role is Role.Doing or Role.Announced));
-            if (!m.Weak && m.Role is Role.Doing or Role.Announced && next is not null && next.At - m.At < soon && next.Move.Pattern == m.Move.Pattern && IsFuller(next.Move, m.Move))
+            if (!m.Weak && m.Role is Role.Doing or Role.Announced && next is not null && next.At - m.At < soon && next.Move.Pattern == m.Move.Pattern && next.Move.NamesMoreThan(m.Move))
             {
                 mentions[i] = m with { Move = next.Move };
             }
         }
     }
-
-    private static bool IsFuller(Move fuller, Move general) =>
-        fuller.Id != general.Id && fuller.Name.Replace('-', ' ').EndsWith(' ' + general.Name.Replace('-', ' '), StringComparison.OrdinalIgnoreCase);
 
     /// <summary>
     /// Many stretches are never named, only described ("ankle over the opposite knee"). Such words count where no other move was just named;
@@ -424,8 +421,7 @@ public static class MentionFinder
 
     /// <summary>True where the next edge that is said is a start.</summary>
     private static bool StartsNext(IReadOnlyList<Mark> marks, double at, double until) =>
-        Clocked.Between(marks, at, until).FirstOrDefault(m => (m.Kind == MarkKind.Start && m.Strength >= 0.5) || (m.Kind == MarkKind.Stop && m.Strength >= 0.9)).Kind == MarkKind.Start
-        && Clocked.Between(marks, at, until).Any();
+        Clocked.Between(marks, at, until).FirstOrDefault(m => (m.Kind == MarkKind.Start && m.Strength >= 0.5) || (m.Kind == MarkKind.Stop && m.Strength >= 0.9)).Kind == MarkKind.Start;
 
     /// <summary>The move that was named last before a moment, as done or announced, no longer ago than <paramref name="reach"/> seconds.</summary>
     private static Mention? LastNamed(List<Mention> mentions, double before, double reach, Func<Mention, bool>? which = null)

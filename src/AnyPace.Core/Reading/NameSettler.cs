@@ -58,8 +58,7 @@ internal static class NameSettler
 
     /// <summary>True where one name says the other's and more, of the same kind: reverse lunge for lunge.</summary>
     private static bool IsFuller(Move fuller, Move general) =>
-        fuller.Id != general.Id && fuller.Pattern == general.Pattern && general.Kit.All(fuller.Kit.Contains)
-        && fuller.Name.Replace('-', ' ').EndsWith(' ' + general.Name.Replace('-', ' ').ToLowerInvariant(), StringComparison.OrdinalIgnoreCase);
+        fuller.Pattern == general.Pattern && general.Kit.All(fuller.Kit.Contains) && fuller.NamesMoreThan(general);
 
     private static List<Segment> Join(List<Segment> segments)
     {

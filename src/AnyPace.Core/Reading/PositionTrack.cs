@@ -55,17 +55,7 @@ internal sealed partial class PositionTrack
     }
 
     /// <summary>Index of the first position said at or after a token.</summary>
-    private int From(int token)
-    {
-        var (low, high) = (0, _said.Count);
-        while (low < high)
-        {
-            var middle = (low + high) / 2;
-            (low, high) = _said[middle].Token < token ? (middle + 1, high) : (low, middle);
-        }
-
-        return low;
-    }
+    private int From(int token) => Clocked.From(_said, token, static s => s.Token);
 
     private bool MovesOn(int token, int at)
     {

@@ -77,12 +77,13 @@ public static class Tokenizer
         var tokens = new List<Token>();
         var tensOpen = false;
         var lengths = cues.Select(c => (c.End!.Value - c.Start).Value).Order().ToList();
-        var spoken = cues.Select(c => c.Text.Split(Separators, StringSplitOptions.RemoveEmptyEntries).Length).Order().ToList();
+        var split = cues.Select(c => c.Text.Split(Separators, StringSplitOptions.RemoveEmptyEntries)).ToList();
+        var spoken = split.Select(w => w.Length).Order().ToList();
         var byClock = lengths.Count >= LeastCues && spoken[spoken.Count / 2] >= FullCue && lengths[lengths.Count / 2] >= CutByClock;
         for (var c = 0; c < cues.Count; c++)
         {
             var cue = cues[c];
-            var words = cue.Text.Split(Separators, StringSplitOptions.RemoveEmptyEntries);
+            var words = split[c];
             var whole = (cue.End!.Value - cue.Start).Value;
             var length = byClock && whole >= CutByClock && words.Length > 4 ? whole * AheadOfNaming : Math.Min(whole, words.Length * Math.Min(SlowestStretch, SlowestWord + (Math.Max(0, words.Length - ShortCue) * SlowerEachWord)));
             var letters = Math.Max(1, cue.Text.Length);
