@@ -1,3 +1,4 @@
+using System.Text.Json;
 using AnyPace.Core.Lexicon;
 using AnyPace.Data.Moves;
 
@@ -11,20 +12,33 @@ public sealed partial class StudioMoves(MoveStore store, ILogger<StudioMoves> lo
 {
     private volatile MoveLexicon _current = MoveLexicon.Default;
 
+    /// <summary>What the current lexicon was built from; the catalogue asks every half minute, and it seldom changes.</summary>
+    private volatile string? _read;
+
     public MoveLexicon Current => _current;
 
+    /// <summary>Reads what the studio has of its own, and builds the lexicon anew where that has changed.</summary>
     public async Task RefreshAsync(CancellationToken stop)
     {
+        var (names, own) = (await store.NamesAsync(stop), await store.MovesAsync(stop));
+        var read = JsonSerializer.Serialize(new { names, own });
+        if (read == _read)
+        {
+            return;
+        }
+
         try
         {
-            _current = MoveLexicon.Default.With(await store.NamesAsync(stop), await store.MovesAsync(stop));
+            _current = MoveLexicon.Default.With(names, own);
         }
         catch (LexiconException e)
         {
             // A newer program may ship a name that the studio had given; its other names must not be lost over it.
             Clash(log, e.Message);
-            _current = MoveLexicon.Default.With([], await store.MovesAsync(stop));
+            _current = MoveLexicon.Default.With([], own);
         }
+
+        _read = read;
     }
 
     /// <summary>The lexicon as it would be with one more name or move, to see whether it holds.</summary>
