@@ -67,7 +67,7 @@ internal static class ReadingDocument
             options = timeline.Options.Select(o => new { at = o.At.Value, direction = o.Direction == OptionDirection.Easier ? "easier" : "harder", move = o.MoveId, instead = o.Instead, text = o.Text }),
             cautions = timeline.Cautions.Select(c => new { at = c.At.Value, topic = c.Topic, text = c.Text }),
             claims = timeline.Claims.Select(c => new { at = c.At.Value, type = c.Type, figure = c.Figure, text = c.Text }),
-            outside = timeline.Outside.Select(o => new { at = o.At.Value, type = o.Type, text = o.Text }),
+            outside = timeline.Outside.Select(o => new { at = o.At.Value, type = o.Type, text = o.Text, until = o.Until?.Value }),
             findings = Check.All(timeline, lexicon, measures).Select(f => new { rule = f.Rule, severity = f.Severity.ToString().ToLowerInvariant(), at = f.At?.Value, message = f.Message }),
         };
     }

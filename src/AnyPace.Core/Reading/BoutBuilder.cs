@@ -1,11 +1,12 @@
 using System.Collections.Immutable;
+using System.Text.RegularExpressions;
 using AnyPace.Core.Lexicon;
 using AnyPace.Core.Sessions;
 
 namespace AnyPace.Core.Reading;
 
 /// <summary>Turns segments into bouts: sides, repetitions, evidence, confidence.</summary>
-internal static class BoutBuilder
+internal static partial class BoutBuilder
 {
     public static ImmutableArray<Bout> Build(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Segment> segments, SaidDose dose)
     {
@@ -14,7 +15,7 @@ internal static class BoutBuilder
         var turns = SideTurns.Find(marks);
         foreach (var segment in segments)
         {
-            foreach (var (start, end, side) in Split(segment, marks, turns, previous))
+            foreach (var (start, end, side) in Split(speech, segment, marks, turns, previous))
             {
                 var bout = new Bout(
                     $"b{bouts.Count + 1}",
@@ -38,7 +39,7 @@ internal static class BoutBuilder
     }
 
     /// <summary>One-sided moves are cut where the coach changes sides, and carry the side that is said.</summary>
-    private static IEnumerable<(double Start, double End, Side Side)> Split(Segment segment, IReadOnlyList<Mark> marks, IReadOnlyList<Mark> turns, Bout? previous)
+    private static IEnumerable<(double Start, double End, Side Side)> Split(Speech speech, Segment segment, IReadOnlyList<Mark> marks, IReadOnlyList<Mark> turns, Bout? previous)
     {
         const double edge = 8;
         var least = segment.Move.Sides == MoveSides.Each ? 0 : 1;
@@ -54,7 +55,7 @@ internal static class BoutBuilder
         }
 
         // Alternating moves are done one side at a time only where the coach says so.
-        if (segment.Move.Sides == MoveSides.Both || (segment.Move.Sides == MoveSides.Alternating && switches.Count != 1))
+        if (segment.Move.Sides == MoveSides.Both || (segment.Move.Sides == MoveSides.Alternating && (switches.Count != 1 || segment.Mentions.Any(m => Alternating().IsMatch(speech.Around(m.Token, 4, 10))))))
         {
             yield return (segment.Start, segment.End, Side.Both);
             yield break;
@@ -111,6 +112,9 @@ internal static class BoutBuilder
         Side.Right => Side.Left,
         _ => Side.Both,
     };
+
+    [GeneratedRegex(@"\b(alternat\w*|each leg in turn|left right|right left|side to side|1 then the other)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex Alternating();
 
     private static CountRange? RepsSaid(Speech speech, Segment segment)
     {

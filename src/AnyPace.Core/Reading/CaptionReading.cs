@@ -35,10 +35,13 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
             bouts,
             StructureReader.Read(speech, dose, phases, bouts, lexicon),
             KitReader.Read(speech, bouts, lexicon),
-            FactReader.Options(speech, mentions, bouts),
+            OptionReader.Read(speech, mentions, bouts),
             FactReader.Cautions(speech),
             FactReader.Claims(speech),
-            FactReader.Outside(speech, mentions));
+            FactReader.Outside(speech, mentions, marks))
+        {
+            Slips = SlipReader.Read(speech, mentions),
+        };
     }
 
     /// <summary>A demonstration prescribes and shows; nobody counts or works along.</summary>

@@ -56,7 +56,7 @@ public static partial class DoseReader
             beats.Add(new SaidBeat(0, 20, 10));
         }
 
-        var rounds = Counted(speech, Rounds(), evidence) ?? Twice(speech, evidence);
+        var rounds = Counted(speech, Rounds(), evidence) ?? Counted(speech, Circuits(), evidence) ?? Twice(speech, evidence);
         var sets = Counted(speech, Sets(), evidence);
         var moves = Counted(speech, MovesPerRound(), evidence);
         var reps = Counted(speech, Reps(), evidence);
@@ -72,6 +72,7 @@ public static partial class DoseReader
     private static List<SaidBeat> Beats(Speech speech, IReadOnlyList<Duration> lengths, List<Evidence> evidence)
     {
         const int soon = 16;
+        const int rightAfter = 9;
         var beats = new List<SaidBeat>();
         void Add(int token, double work, double rest)
         {
@@ -89,24 +90,25 @@ public static partial class DoseReader
 
         for (var i = 0; i < lengths.Count; i++)
         {
-            if (lengths[i].Kind != DurationKind.Work)
+            var (token, work, kind) = lengths[i];
+            if (kind is not (DurationKind.Work or DurationKind.Unclear))
             {
                 continue;
             }
 
-            var (token, work, _) = lengths[i];
-            var rest = lengths.Skip(i + 1).TakeWhile(l => l.Token - token <= soon && l.Kind != DurationKind.Work).FirstOrDefault(l => l.Kind == DurationKind.Rest);
+            var rest = lengths.Skip(i + 1).TakeWhile(l => l.Token - token <= (kind == DurationKind.Work ? soon : rightAfter) && l.Kind != DurationKind.Work)
+                .FirstOrDefault(l => l.Kind == DurationKind.Rest);
             if (rest.Seconds >= ShortestRest)
             {
                 Add(token, work, rest.Seconds);
             }
-            else if (NoRest().IsMatch(speech.After(token, soon)))
+            else if (kind == DurationKind.Work && NoRest().IsMatch(speech.After(token, soon)))
             {
                 Add(token, work, 0);
             }
         }
 
-        foreach (Match match in Split().Matches(speech.Text))
+        foreach (Match match in Split().Matches(speech.Text).Concat(SplitSaid().Matches(speech.Text)))
         {
             Add(speech.TokenAt(match.Index), double.Parse(match.Groups["w"].Value, CultureInfo.InvariantCulture), double.Parse(match.Groups["r"].Value, CultureInfo.InvariantCulture));
         }
@@ -135,7 +137,8 @@ public static partial class DoseReader
     }
 
     /// <summary>Repetitions said within a stretch of tokens, such as the words of one bout.</summary>
-    public static CountRange? RepsIn(string words) => Reps().Match(words) is { Success: true } match ? Range(match) : null;
+    public static CountRange? RepsIn(string words) =>
+        Reps().Match(words) is { Success: true } match || (match = RepsOfThis().Match(words)).Success ? Range(match) : null;
 
     private static bool Note(Speech speech, Match match, List<Evidence> evidence)
     {
@@ -202,26 +205,37 @@ public static partial class DoseReader
     [GeneratedRegex(@"\b(?<w>\d{2}) ?(/|by|and )?(?<r>\d{2}) (split|format|intervals?|work to rest|style|protocol)\b", Options)]
     private static partial Regex Split();
 
+    /// <summary>Two bare numbers after words that announce them: "it's going to be 45 15", "my timer is set to 40 and 20".</summary>
+    [GeneratedRegex(@"\b(going to be|timer( is)?( set)?( to| for| at| on)|intervals? (is|are|of)|format is|(do|doing|today is)( a)?) (?<w>[2-9][05]) ?(/|by|and )?(?<r>[1-6]?[05])\b(?! (seconds?|minutes?|reps?|pounds?|kilos?|of|more|to))", Options)]
+    private static partial Regex SplitSaid();
+
     [GeneratedRegex(@"\b(no|without|zero|0|any) (rest|break|breaks|rests|stopping|recovery)\b", Options)]
     private static partial Regex NoRest();
 
     [GeneratedRegex(@"\b(?<w>\d{1,3}|a|1)? ?(?<wu>seconds?|minutes?) ?(of )?(rest|break|off)? ?(in )?between (the )?(rounds?|sets|circuits?|blocks?)|\btake (a|1)? ?(?<w>)(?<wu>minute) (between|after each) round", Options)]
     private static partial Regex RoundRest();
 
-    [GeneratedRegex(@"\b(?<n>\d{1,2})( to | or |-| )?(?<m>\d{1,2})? (total |full |more |complete |whole )?(rounds|times (through|round|around|over)|circuits|laps)\b(?! of \d+ minutes at)|\bround \d of (?<n>\d)\b|\b(through|circuit|repeat(ed|ing)?( it| this| that| them| everything| the whole thing)?|do (it|this|that|them|everything|the whole thing)( all)?|(go|going) (a?round|through)( (it|this|that|them|these|each \w+|everything|the whole \w+))?|(do|perform|complete|repeat) each \w+)( [\w']+)? (?<n>\d)( to | or )?(?<m>\d)? times\b", Options)]
+    [GeneratedRegex(@"\b(?<n>\d{1,2})( to | or |-| )?(?<m>\d{1,2})? (total |full |more |complete |whole )?(rounds|times (through|round|around|over)|laps)\b(?! of \d+ minutes at)|\b(?<n>\d) round (workout|circuit|class|session)\b|\bround (number )?\d of (?<n>\d)\b|\b(the (list|sequence|series|lot|flow|circuit)|both( exercises| moves)?|(all|these) \d( exercises| moves)?) (?<n>\d)( to | or )?(?<m>\d)? times\b|\b(through|circuit|repeat(ed|ing)?( it| this| that| them| everything| the whole thing)?|do (it|this|that|them|everything|the whole thing)( all)?|(go|going) (a?round|through)( (it|this|that|them|these|each \w+|everything|the whole \w+))?|(do|perform|complete|repeat) each \w+)( [\w']+)? (?<n>\d)( to | or )?(?<m>\d)? times\b", Options)]
     private static partial Regex Rounds();
 
-    [GeneratedRegex(@"\b(twice (through|over|round|around)|(through|do|repeat|goes?|going|it all|thing|them|that|this|it|everything|circuit|each|all|moves|exercises) twice|2 times|2 times through|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once))\b", Options)]
+    [GeneratedRegex(@"\b(twice (through|over|round|around)|(through|do|repeat|goes?|going|round|it all|thing|them|that|this|it|everything|circuit|each|all|moves|exercises) twice|2 times|2 times through|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once))\b", Options)]
     private static partial Regex TwiceSaid();
 
-    [GeneratedRegex(@"\b(?<n>\d{1,2})( to | or | )?(?<m>\d{1,2})? sets\b", Options)]
+    [GeneratedRegex(@"\b(?<n>[2-9])( to | or )?(?<m>\d)? circuits\b", Options)]
+    private static partial Regex Circuits();
+
+    [GeneratedRegex(@"\b(?<n>\d{1,2})( to | or | )?(?<m>\d{1,2})? sets\b|\bset (number )?\d of (?<n>\d)\b|\b(first|second|third|last|next|1st|2nd|3rd) set of (?<n>[2-6])\b(?! (each|reps?))", Options)]
     private static partial Regex Sets();
 
-    [GeneratedRegex(@"\b(?<n>\d{1,2}) (different |great |simple |total |new |basic |key |core |standing |floor )?(exercises|moves|movements|stations|positions)\b", Options)]
+    [GeneratedRegex(@"\b(?<n>\d{1,2})( (?!\d|rounds|reps?|seconds?|minutes?|sets|more|of|times|to|or|on|off|each|for|and|weeks?|days?)[\w']+){0,2} (exercises|moves|movements|stations|positions)\b|\bcircuits? of (?<n>\d{1,2})\b(?! (minutes?|seconds?|rounds?))", Options)]
     private static partial Regex MovesPerRound();
 
     [GeneratedRegex(@"\b(?<n>\d{1,3})( to | or |-| )?(?<m>\d{1,3})? (reps?|repetitions?|of each|of (everything|every \w+)|on each|each (side|leg|way|arm)|per (side|leg|arm|exercise|move)|times each|on each side|a side)\b|\bsets of (?<n>\d{1,3})( to )?(?<m>\d{1,3})?\b", Options)]
     private static partial Regex Reps();
+
+    /// <summary>How many of the move at hand: "twenty of these", "do ten then switch".</summary>
+    [GeneratedRegex(@"\b(?<n>\d{1,3})( to | or )?(?<m>\d{1,3})? (of (these|those|them)|then (switch|swap|change|the other))\b|\b(set|aim|go|shoot) (of|for) (?<n>\d{1,3})( to | or )?(?<m>\d{1,3})?\b(?! (minutes?|seconds?|rounds?|pounds?|kilos?|of))", Options)]
+    private static partial Regex RepsOfThis();
 
     [GeneratedRegex(@"\b(tabata|tabatas|20 (seconds )?on (and )?10 (seconds )?off|8 rounds of 20)\b", Options)]
     private static partial Regex Tabata();

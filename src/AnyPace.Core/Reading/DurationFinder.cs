@@ -3,7 +3,11 @@ namespace AnyPace.Core.Reading;
 /// <summary>What a said length of time is for.</summary>
 internal enum DurationKind
 {
+    /// <summary>Something else: time left, the length of a class.</summary>
     Other,
+
+    /// <summary>No word near it says; a rest said right after makes it work.</summary>
+    Unclear,
     Work,
     Rest,
 }
@@ -15,13 +19,13 @@ internal readonly record struct Duration(int Token, double Seconds, DurationKind
 internal static class DurationFinder
 {
     private static readonly HashSet<string> WorkAfter =
-        ["on", "work", "working", "effort", "each", "per", "every", "interval", "intervals", "hold", "holds", "exercise", "rounds"];
+        ["on", "work", "working", "active", "hard", "effort", "each", "per", "every", "interval", "intervals", "hold", "holds", "exercise", "rounds"];
 
     private static readonly HashSet<string> WorkBefore =
         ["work", "working", "works", "exercise", "exercises", "move", "moves", "movement", "each", "every", "hold", "holding", "interval", "intervals", "timer", "going", "go", "lasts", "round", "rounds", "station", "everything", "clock"];
 
     private static readonly HashSet<string> RestAfter =
-        ["rest", "off", "recovery", "recover", "break", "breather", "transition", "transitions", "change", "switch", "swap", "between", "breath", "changeover", "pause"];
+        ["rest", "off", "recovery", "recover", "break", "breather", "transition", "transitions", "change", "switch", "swap", "between", "breath", "breathe", "changeover", "pause", "ready", "easy", "reset"];
 
     private static readonly HashSet<string> RestBefore = ["rest", "resting", "break", "recovery", "recover", "transition", "pause"];
 
@@ -97,6 +101,12 @@ internal static class DurationFinder
         for (var t = after; t < Math.Min(tokens.Count, after + Near); t++)
         {
             var word = tokens[t].Text;
+            // "Fifty seconds a move".
+            if (t == after && word is "a" or "an" && t + 1 < tokens.Count && tokens[t + 1].Text is "move" or "exercise" or "station")
+            {
+                return DurationKind.Work;
+            }
+
             // Another number, or the start of the next thing said.
             if (tokens[t].Number is not null || ClauseStarts.Contains(word))
             {
@@ -146,6 +156,6 @@ internal static class DurationFinder
             }
         }
 
-        return after < tokens.Count && tokens[after].Text is "each" ? DurationKind.Work : DurationKind.Other;
+        return after < tokens.Count && tokens[after].Text is "each" ? DurationKind.Work : DurationKind.Unclear;
     }
 }

@@ -5,7 +5,7 @@ using AnyPace.Core.Sessions;
 
 namespace AnyPace.Core.Reading;
 
-/// <summary>The facts beside the moves: options, cautions, promises, what does not belong, and what is said of the class as a whole.</summary>
+/// <summary>The facts beside the moves: cautions, promises, what does not belong, and what is said of the class as a whole.</summary>
 internal static partial class FactReader
 {
     /// <summary>Hits of one kind closer than this, in seconds, are one remark.</summary>
@@ -50,45 +50,6 @@ internal static partial class FactReader
         ("off-topic chat", OffTopic()),
     ];
 
-    /// <summary>Several patterns for one kind: each alone is looked for by its few first letters, all in one would be tried at every word.</summary>
-    private static readonly (string Kind, Regex Pattern)[] OptionWays =
-    [
-        ("easier", EasierIf()),
-        ("easier", EasierNamed()),
-        ("easier", EasierAllowed()),
-        ("easier", EasierWithout()),
-        ("harder", HarderIf()),
-        ("harder", HarderNamed()),
-        ("harder", HarderWith()),
-    ];
-
-    public static ImmutableArray<Option> Options(Speech speech, IReadOnlyList<Mention> mentions, IReadOnlyList<Bout> bouts)
-    {
-        var found = Hits(speech, OptionWays, []);
-        return
-        [
-            .. found.Select(hit =>
-            {
-                var at = speech.At(hit.Token);
-                var bout = BoutOf(bouts, at);
-                var instead = mentions.FirstOrDefault(m => m.Token >= hit.Token - 4 && m.Token <= hit.Token + 14 && m.Role is Role.Alternative && m.Move.Id != bout?.MoveId);
-                return new Option(
-                    new Seconds(Math.Round(at, 1)), hit.Kind == "easier" ? OptionDirection.Easier : OptionDirection.Harder,
-                    bout is not null && Math.Abs(bout.Span.Start.Value - at) < 240 ? bout.MoveId : null, instead?.Move.Id, speech.Around(hit.Token, 2, 16));
-            }),
-        ];
-    }
-
-    /// <summary>The bout an option speaks of: the one that runs, else the one about to begin, else the one just over.</summary>
-    private static Bout? BoutOf(IReadOnlyList<Bout> bouts, double at)
-    {
-        const double aboutToBegin = 25;
-        return bouts.FirstOrDefault(b => b.Span.Contains(new Seconds(at)))
-            ?? bouts.FirstOrDefault(b => b.Span.Start.Value >= at && b.Span.Start.Value <= at + aboutToBegin)
-            ?? bouts.LastOrDefault(b => b.Span.End.Value <= at)
-            ?? bouts.FirstOrDefault();
-    }
-
     public static ImmutableArray<Caution> Cautions(Speech speech) =>
         [.. Hits(speech, CautionTopics, []).Select(h => new Caution(Time(speech, h.Token), h.Kind, speech.Around(h.Token, 4, 14)))];
 
@@ -99,8 +60,22 @@ internal static partial class FactReader
             speech.Around(h.Token, 4, 12))),
     ];
 
-    public static ImmutableArray<Outside> Outside(Speech speech, IReadOnlyList<Mention> mentions) =>
-        [.. Hits(speech, OutsideTypes, mentions).Select(h => new Outside(Time(speech, h.Token), h.Kind, speech.Around(h.Token, 4, 12)))];
+    /// <summary>What is not the class, and for a stretch of it when the class goes on.</summary>
+    public static ImmutableArray<Outside> Outside(Speech speech, IReadOnlyList<Mention> mentions, IReadOnlyList<Mark> marks) =>
+        [.. Hits(speech, OutsideTypes, mentions).Select(h => new Outside(Time(speech, h.Token), h.Kind, speech.Around(h.Token, 4, 12), Until(speech, mentions, marks, h.Token)))];
+
+    /// <summary>When the class is spoken of again: the next move named, cue given or side called. Null for a remark shorter than <see cref="Stretch"/>.</summary>
+    private static Seconds? Until(Speech speech, IReadOnlyList<Mention> mentions, IReadOnlyList<Mark> marks, int token)
+    {
+        var at = speech.At(token);
+        var named = mentions.Where(m => m.At > at + 1 && m.Weight >= 0.5).Select(m => (double?)m.At).FirstOrDefault();
+        var cued = marks.Where(m => m.At > at + 1 && m.Kind is MarkKind.Start or MarkKind.Doing or MarkKind.SwitchSide && m.Strength >= 0.5).Select(m => (double?)m.At).FirstOrDefault();
+        var until = Math.Min(Math.Min(named ?? speech.End.Value, cued ?? speech.End.Value), speech.End.Value);
+        return until - at >= Stretch ? new Seconds(Math.Round(until, 1)) : null;
+    }
+
+    /// <summary>From this many seconds on, talk beside the class is a stretch, not a remark.</summary>
+    private const double Stretch = 10;
 
     public static Stated Stated(Speech speech, double? statedMinutes)
     {
@@ -110,10 +85,11 @@ internal static partial class FactReader
             minutes.Add(given);
         }
 
-        foreach (Match match in Minutes().Matches(speech.Text))
+        var start = speech.Text[..Math.Min(speech.Text.Length, 900)];
+        foreach (Match match in Minutes().Matches(speech.Text).Concat(MinutesSaid().Matches(start)))
         {
             var n = double.Parse(match.Groups["n"].Value, CultureInfo.InvariantCulture);
-            if (n is >= 4 and <= 120 && !minutes.Contains(n))
+            if (n >= (match.Groups[0].Value.EndsWith("minutes", StringComparison.Ordinal) ? 7 : 4) && n <= 120 && !minutes.Contains(n))
             {
                 minutes.Add(n);
             }
@@ -144,7 +120,7 @@ internal static partial class FactReader
         : null;
 
     /// <summary>All hits in time order, near repeats of one kind joined, those inside a move's name left out.</summary>
-    private static List<(string Kind, int Token, Match Match)> Hits(Speech speech, (string Kind, Regex Pattern)[] patterns, IReadOnlyList<Mention> mentions)
+    public static List<(string Kind, int Token, Match Match)> Hits(Speech speech, (string Kind, Regex Pattern)[] patterns, IReadOnlyList<Mention> mentions)
     {
         var inNames = new HashSet<int>();
         foreach (var m in mentions)
@@ -164,7 +140,13 @@ internal static partial class FactReader
             }
         }
 
-        var hits = new List<(string Kind, int Token, Match Match)>(found.Count);
+        return Joined(speech, found);
+    }
+
+    /// <summary>In time order, near repeats of one kind joined.</summary>
+    public static List<(string Kind, int Token, Match Match)> Joined(Speech speech, IEnumerable<(string Kind, int Token, Match Match)> found)
+    {
+        var hits = new List<(string Kind, int Token, Match Match)>();
         var last = new Dictionary<string, double>();
         foreach (var hit in found.OrderBy(h => h.Token))
         {
@@ -181,56 +163,28 @@ internal static partial class FactReader
 
     private const RegexOptions Plain = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    /// <summary>A reason to take it down: "if your wrists are sore".</summary>
-    [GeneratedRegex(@"\b(if( [\w']+){0,5} (too (much|hard|heavy|deep|intense|fast|difficult|low|high|fiddly|strong)|heavy|tired|tires?|sore|hurts?|bother(s|ing)?|struggl\w+|grumbl\w+|grumpy|complain\w*|wobbl\w*|ach(e|es|ing)|(a |just )?(beginners?|new|starting)\b|tender|sensitive|injured|not for you|not comfortable|uncomfortable|not ready|jumping|can't( [\w']+)?|cannot|don't (like|want)( [\w']+){0,2} (jump\w*|to)|need (to|it|a break|1|the break|more support))\b|if (that's|that is|it's|this is) enough)\b", Plain)]
-    private static partial Regex EasierIf();
-
-    /// <summary>A way that is named easier.</summary>
-    [GeneratedRegex(@"\b((?<!gets |get |getting |become |becomes |little bit |any |no |be |is it )\b(easier|kinder|gentler)\b(?! said)|\b(modif(y|ication|ications|ied|ying)|regression)\b|low impact (option|version|way|variation|alternative)|(?<!for |all |complete |total |absolute )\bbeginners?\b(?! (workout|class|friendly|level|session|routine|series|pilates|yoga|to|program\w*|barre)))\b", Plain)]
-    private static partial Regex EasierNamed();
-
-    /// <summary>What the coach allows: "you can keep your feet on the floor".</summary>
-    [GeneratedRegex(@"\b(((you|we) (can|could|may|might|can always)|feel free to|welcome to|or|or just|or simply|option(al)? to|happy to|fine to|okay to|just)( (just|simply|always|also|even|do|keep|stay|take|go|come|drop|use|rest|leave|hold|put|bring|step|with|this|it|that|1|from|have|you|can|down))* ?(to|on|onto|without|against|the|your|a|in|with|of)?( (the|your|a|to|on))* ?(knees?|without (the |any |your )?(weights?|dumbbells?|jump\w*|band)|no weights?|bodyweight|feet (on|down)|foot (on|down)|head (down|rested)|wall|chair|1 arm|hands on|half way|slower|smaller|march\w*|walk\w*( it)?( out)?|step\w* (it|out|side|back|in)|tap\w* (it|out|side)?|take (the|it) (jump|slow|easy|down)|break|slow(er)? (it )?(down)?)\b)\b", Plain)]
-    private static partial Regex EasierAllowed();
-
-    /// <summary>The things coaches take away: the jump, the weight, the range.</summary>
-    [GeneratedRegex(@"\b((drop|lose|ditch|leave) (the|your|those) (weights?|dumbbells?)|(take|leave|taking|leaving|cut) (out |away )?the (jump|hop|impact|weights?)( out)?|no jump\w*|without the (jump|weights?|hop|dumbbells?)|instead of (jump|hop)\w*|(step|walk|march|tap)( it)?( back| out| in| up)? instead|(stay|keep)( [\w']+){0,2} with( [\w']+){0,2} instead|1 (arm|leg|side|hand) at a time if|just use 1|just as good|don't have to (go|jump|do|lift|use)|(drop|come|go|stay|be) (down )?(on ?to|to|on) your knees|knees down\b(?! (and|to the|towards))|smaller range|or (just|simply) [\w']+|take (a|your|as many|some) (break|breaks|rest|rests|time)( [\w']+){0,2} (if|when\w*|as)\b|(hold|hang|holding) (on )?(on )?to (a|the|your|something)( [\w']+)? ?(chair|wall|sturdy)?( if|for (balance|support))|(easy|lighter) option)\b", Plain)]
-    private static partial Regex EasierWithout();
-
-    /// <summary>A reason to go on: "if that feels easy".</summary>
-    [GeneratedRegex(@"\b(if( [\w']+){0,5} (more\b(?! (support|time|rest|help|of a rest))|(too |quite |really |a bit )?easy|harder|challeng\w+|strong(er)?|brave|good|push (it|yourself)|advanced|extra( [\w']+)?|clever|fancy|spicy|intense|up for it|dare|progress)\b)\b", Plain)]
-    private static partial Regex HarderIf();
-
-    /// <summary>A way that is named harder.</summary>
-    [GeneratedRegex(@"\b((?<!gets |get |getting |even |is |work |it's |little |any |no |push |a bit |much |be )harder\b(?! than)|(?<!day |the |this |real |week )\bchallenge (yourself|it|here|you)|(extra|bigger|more of a|added|further|little|want a|for a) challenge|\badvanced\b(?! (class|workout|level|session))|progress(ion)? (this|it|here|is|would|by)|progression)\b", Plain)]
-    private static partial Regex HarderNamed();
-
-    /// <summary>The things coaches add: a jump, a pulse, weight.</summary>
-    [GeneratedRegex(@"\b(level (it )?up|up a (notch|level|gear)|add (a|an|in a|in the|the|some|on a|on the)( (little|small|big|quick|tiny))? (jump|hop|pulse|weights?|dumbbells?|kick|push ?up|twist|tuck)|(turn|make) (it|this|that) (in ?to )?a (jump|hop)\w*|option to (jump|add|lift|hop|go heavier)|(go|going|grab|take|pick up|use)( [\w']+){0,2} heavier( weights?)?( if [\w']+ [\w']+)?\b|(faster|deeper|lower|higher|heavier|quicker|bigger) if you (can|like|want|dare|wish|prefer))\b", Plain)]
-    private static partial Regex HarderWith();
-
     [GeneratedRegex(@"\b(doctor|physio(therapist)?|medical (condition|professional|advice)|health (professional|condition|issues?)|pregnan\w+|postnatal|heart (condition|problem)|blood pressure|injur(y|ies|ed))\b", Plain)]
     private static partial Regex Medical();
 
     [GeneratedRegex(@"\b(dizz(y|iness)|light ?headed|faint)\b", Plain)]
     private static partial Regex Dizzy();
 
-    [GeneratedRegex(@"\b((any|feel|feeling|sharp|no|if it|never|shouldn't) (pain|hurts?)|listen to your (body|bodies)|if (it|this|anything) hurts|sore (back|knees?|neck|shoulders?))\b", Plain)]
+    [GeneratedRegex(@"\b((any|feel|feeling|sharp|no|if it|never|shouldn't|through|into) (pain|hurts?)|(doesn't|don't|does not|isn't) feel (right|good|comfortable|nice)|pain ?free|pinch\w*|discomfort|listen to your (body|bodies)|if (it|this|anything) hurts|sore (back|knees?|neck|shoulders?))\b", Plain)]
     private static partial Regex Pain();
 
-    [GeneratedRegex(@"\b((don't let|careful|watch|protect|mind|look after|avoid|make sure|keep|keeping)( [\w']+){0,4} knees?( [\w']+){0,5} (behind|over|past|cav\w*|collaps\w*|in line|inwards?|in|toes|lock\w*)|knees?( [\w']+){0,3} (don't|not|never)( [\w']+){0,3} (past|over|beyond|in|inwards?|collapse|cave)|(bad|sore|dodgy|sensitive) knees?|knees?( [\w']+){0,2} (in line|track\w*|stay\w* (over|behind|in line)|over (the|your) (second|middle|ankles?))|knees? (are |is )?(issues?|problems?|injur\w+|pain)|lock (out )?(your|the) knees?|protect (your|the|those) knees?)\b", Plain)]
+    [GeneratedRegex(@"\b((don't let|careful|watch|protect|mind|look after|avoid|make sure|keep|keeping)( [\w']+){0,4} knees?( [\w']+){0,5} (behind|over|past|cav\w*|collaps\w*|in line|inwards?|in|toes|lock\w*)|knees?( [\w']+){0,3} (don't|not|never)( [\w']+){0,3} (past|over|beyond|in|inwards?|collapse|cave)|(bad|sore|dodgy|sensitive) knees?|knees?( [\w']+){0,2} (in line|track\w*|stay\w* (over|behind|in line)|over (the|your) (second|middle|ankles?))|knees? (are |is )?(issues?|problems?|injur\w+|pain)|lock\w* (out )?(your|the|those) knees?|(kind to|look after|easy on|pressure (on|off)|gentle on|mindful of)( [\w']+){0,2} knees?|knees?( [\w']+){0,3} (over|past|beyond|behind)( [\w']+)? toes?|protect (your|the|those) knees?)\b", Plain)]
     private static partial Regex Knees();
 
-    [GeneratedRegex(@"\b((don't|avoid|not|no|without|careful|watch|protect|look after|stop|prevent)( [\w']+){0,5} (lower |your |the )?back\b( [\w']+){0,2}|(bad|sore|dodgy) (lower )?backs?|(lower )?back (issues?|problems?|pain|trouble|injur\w+)|protect (your|the|that) (lower )?back|lower back (glued|pressed|flat|into|pushed|down|on|stays?)|(don't|avoid|no) arch\w*|don't round)\b", Plain)]
+    [GeneratedRegex(@"\b((don't|avoid|not|no|without|careful|watch|protect|look after|stop|prevent)( [\w']+){0,5} (lower |your |the )?back\b( [\w']+){0,2}|(bad|sore|dodgy) (lower )?backs?|(lower )?back (issues?|problems?|pain|trouble|injur\w+)|protect (your|the|that) (lower )?back|lower back (glued|pressed|flat|into|pushed|down|on|stays?)|(don't|avoid|no|not) (arch|sag|sink|dip|round)\w*|(hips?|back|belly|tummy|bum|bottom) (sag|sink|dip|drop|collapse)\w*|(feel|feeling|felt) (it|this|that|anything)( [\w']+){0,3} (lower )?back|(careful|mindful|kind|gentle|easy|pressure|strain)( [\w']+){0,3} (lower )?back)\b", Plain)]
     private static partial Regex LowerBack();
 
-    [GeneratedRegex(@"\b((don't|avoid|not|careful|protect|no)( [\w']+){0,4} (neck|chin)|(strain|pull|tension|pressure)\w*( [\w']+){0,3} neck|neck( [\w']+){0,4} (don't|not)( [\w']+)? (crank|pull|strain|force)|neck (issues?|problems?|pain|gets (tired|sore)))\b", Plain)]
+    [GeneratedRegex(@"\b((don't|avoid|not|careful|protect|no)( [\w']+){0,4} (neck|chin)|(strain|pull|tension|pressure|yank|crank|tug|jerk)\w*( [\w']+){0,3} (neck|head)\b|neck( [\w']+){0,4} (don't|not|no|without)( [\w']+)? (crank|pull|strain|force|tension|tens)\w*|neck (issues?|problems?|pain|gets (tired|sore)))\b", Plain)]
     private static partial Regex Neck();
 
-    [GeneratedRegex(@"\b((don't|avoid|careful|protect)( [\w']+){0,4} shoulders?( [\w']+){0,4} (ears?|shrug|hurt|pain)|(bad|sore|dodgy) shoulders?|shoulders? (injur\w+|issues?|problems?|pain)|shoulders?( [\w']+){0,3} (to|towards|up to|away from) (your|the) ears)\b", Plain)]
+    [GeneratedRegex(@"\b((don't|avoid|careful|protect)( [\w']+){0,4} shoulders?( [\w']+){0,4} (ears?|shrug|hurt|pain)|(bad|sore|dodgy) shoulders?|shoulders? (injur\w+|issues?|problems?|pain)|shoulders?( [\w']+){0,3} (to|towards|up to|away from) (your|the) ears|(no|not|avoid|without|don't|stop) shrug\w*|shoulders? (hurts?|are sore|is sore|bother\w*))\b", Plain)]
     private static partial Regex Shoulders();
 
-    [GeneratedRegex(@"\b((bad|sore|dodgy|weak|hurt(s|ing)?|protect|careful)( [\w']+){0,3} wrists?|wrists? (are |is |feel )?(hurts?|issues?|problems?|pain|sore|tired|achy|don't))\b", Plain)]
+    [GeneratedRegex(@"\b((bad|sore|dodgy|weak|hurt(s|ing)?|protect|careful)( [\w']+){0,3} wrists?|wrists?( [\w']+){0,3} (getting )?(sore|tired|ach\w+)|(kind to|easy on|pressure (on|off)|gentle on)( [\w']+){0,2} wrists?|wrists? (are |is |feel )?(hurts?|issues?|problems?|pain|sore|tired|achy|don't))\b", Plain)]
     private static partial Regex Wrists();
 
     [GeneratedRegex(@"\b(don't (forget to |hold your )breath?e?|(remember|don't forget|make sure)( [\w']+){0,3} (to )?breathe?|keep breathing|make sure( [\w']+){0,2} breathing)\b", Plain)]
@@ -239,59 +193,63 @@ internal static partial class FactReader
     [GeneratedRegex(@"\b((lose|losing|keep|struggle|trouble|help)( [\w']+){0,4} balance|find a (spot|point)|hold on(to)?( to)? (a|the|something)( [\w']+){0,2} (for )?(balance|support|chair|wall|sturdy|stable)|for balance)\b", Plain)]
     private static partial Regex Balance();
 
-    [GeneratedRegex(@"\b(bare ?foot|(wear|put on|need|supportive|good|grab)( [\w']+){0,3} (shoes|trainers|sneakers))\b", Plain)]
+    [GeneratedRegex(@"\b(bare ?foot|(wear|put on|put|need|supportive|good|grab|wearing|got|keep|take off)( [\w']+){0,3} (shoes|trainers|sneakers)( on| off)?)\b", Plain)]
     private static partial Regex Footwear();
 
-    [GeneratedRegex(@"\b((clear|enough|plenty of|some|make sure|little|bit of) ([\w']+ ){0,4}(space|room)\b(?! temperature)|chair( [\w']+){0,5} (stable|sturdy|secure|against|slide|slip|move)|(sturdy|stable) chair|non ?slip)\b", Plain)]
+    [GeneratedRegex(@"\b((clear|enough|plenty of|some|make sure|little|bit of) ([\w']+ ){0,4}(space|room)\b(?! temperature)|chair( [\w']+){0,5} (stable|sturdy|secure|against|slide|slip|move)|(sturdy|stable) chair|non ?slip|(nothing|anything|something)( [\w']+){0,3} (trip|bump|knock|hit|in (the|your) way)|trip (over|on)|(watch|mind|careful)( [\w']+){0,4} (furniture|coffee table|ceiling|surroundings))\b", Plain)]
     private static partial Regex Space();
 
     [GeneratedRegex(@"\b((don't|do not) go too heavy|(choose|pick|use) (a |your )?(lighter|weight)( [\w']+){0,5}|go lighter|too heavy|lighter weights? if)\b", Plain)]
     private static partial Regex LoadCare();
 
-    [GeneratedRegex(@"\b((make sure|please|you should|ensure)( [\w']+){0,5} warm(ed)? ?up|don't skip( [\w']+){0,3} warm ?up|(do|done) (a|your) warm ?up (first|before))\b", Plain)]
+    [GeneratedRegex(@"\b((make sure|please|you should|ensure)( [\w']+){0,5} warm(ed)? ?up|don't skip( [\w']+){0,3} warm ?up|(do|done) (a|your|some)( [\w']+)? warm ?up|(don't|never|not)( [\w']+){0,4} cold\b|(make sure|be) (you're|you are|nice and|already|properly) warm)\b", Plain)]
     private static partial Regex WarmUpCare();
 
     [GeneratedRegex(@"\b((burn\w*|torch\w*|blast\w*)( [\w']+){0,4} calories|calorie burn\w*|(?<n>\d{2,4}) calories|calories)\b", Plain)]
     private static partial Regex Calories();
 
-    [GeneratedRegex(@"\b((lose|drop|shed|losing|dropping|shedding)( [\w']+){0,3} (weight|pounds|kilos|inches|fat)|weight loss|slim(ming)? down)\b", Plain)]
+    [GeneratedRegex(@"\b((lose|drop|shed|losing|dropping|shedding)( [\w']+){0,3} (weight(?!s)|pounds|kilos|inches|fat)|weight loss|slim(ming)? down)\b", Plain)]
     private static partial Regex WeightLoss();
 
     [GeneratedRegex(@"\b((burn|melt|torch|blast|shred|incinerat)\w*( [\w']+){0,4} fat|fat[ -]?(burn|melt|blast|torch)\w*|fat loss)\b", Plain)]
     private static partial Regex FatBurning();
 
-    [GeneratedRegex(@"\b((belly|arm|back|thigh|tummy|stomach|bra|hip) (fat|bulge|rolls?)|love handles|(slim\w*|shrink\w*|smaller|flat\w*|sculpt|trim\w*|cinch\w*|tone up|toning)( [\w']+){0,3} (waist|belly|tummy|stomach|thighs)|(flat|flatter) (tummy|belly|stomach|abs))\b", Plain)]
+    [GeneratedRegex(@"\b((belly|arm|back|thigh|tummy|stomach|bra|hip) (fat|bulge|rolls?)|love handles|(slim\w*|shrink\w*|smaller|flat\w*|sculpt|trim\w*|cinch\w*|tone up|toning)( [\w']+){0,3} (waist|belly|tummy|stomach|thighs)|(flat|flatter) (tummy|belly|stomach|abs)|(get rid of|lose|target|shift|say goodbye to|banish)( [\w']+){0,3} (belly|tummy|gut|double chin|cellulite|waist|arm fat)|waist ?lines?|(hourglass|tiny|small|snatched)( [\w']+)? waist)\b", Plain)]
     private static partial Regex SpotReduction();
 
-    [GeneratedRegex(@"\b((cure|heal|fix|reliev|treat|get rid of|prevent|eliminat|eas)\w*( [\w']+){0,4} (pain|aches?|arthritis|diabetes|anxiety|depression|injur(y|ies)|sciatica|osteoporosis|posture)|boost\w* (your |the )?(immune|metabolism|immunity)|(lower|reduc|improv)\w* (your )?(blood pressure|cholesterol|blood sugar|bone density|risk)|good for your (heart|joints|bones|mental health|digestion))\b", Plain)]
+    [GeneratedRegex(@"\b((cure|heal|fix|reliev|treat|gets? rid of|prevent|eliminat|eas|help with|good for|great for|cur)\w*( [\w']+){0,4} (pain|aches?|arthritis|diabetes|anxiety|depression|injur(y|ies)|sciatica|osteoporosis|posture)|boost\w* (your |the )?(immune|metabolism|immunity)|(lower|reduc|improv)\w* (your )?(blood pressure|cholesterol|blood sugar|bone density|risk|stress|anxiety|sleep|mood|mental health|circulation|digestion|immun\w+|insomnia)|(detox\w*|toxins?)|good for your (heart|joints|bones|mental health|digestion))\b", Plain)]
     private static partial Regex MedicalBenefit();
 
-    [GeneratedRegex(@"\b((see|guarantee\w*|notice|get you|seeing|amazing|real|fast|quick)( [\w']+){0,2} results|(six|6) pack|transform\w*( [\w']+){0,2} (body|physique)|(get|give you|build)( [\w']+){0,3} (toned|ripped|shredded|lean|dream|strong and lean|bigger|rounder|perkier)( [\w']+){0,2}|in (just |only )?\d+ (days|weeks)( [\w']+){0,2} (you'll|you will|see|results))\b", Plain)]
+    [GeneratedRegex(@"\b((see|guarantee\w*|notice|get you|seeing|amazing|real|fast|quick)( [\w']+){0,2} results|(six|6) pack|transform\w*( [\w']+){0,2} (body|physique)|(get|give you|build)( [\w']+){0,3} (toned|ripped|shredded|lean|dream|strong and lean|bigger|rounder|perkier)( [\w']+){0,2}|in (just |only )?(\d+|a|1|a few) (days?|weeks?|months?)( [\w']+){0,2} (you'll|you will|see|results)|(feel|see|notice)( [\w']+){0,2} (difference|change)s?( [\w']+){0,2} in|(get|have|got)( [\w']+){0,4} (abs|arms|legs|bum|booty|glutes|waist|body)( [\w']+){0,2} (fast|in (no time|\d+ (days|weeks)|a (week|month)))|(peachy|perky|dream|beach ready|killer|rock hard)( [\w']+)? (bum|booty|body|abs|glutes|butt))\b", Plain)]
     private static partial Regex ResultPromise();
 
     [GeneratedRegex(@"\b(bingo wings?|muffin tops?|flab\w*|fat (arms|legs|thighs|ass|bum)|(earn|deserve|work off|burn off|burning off)( [\w']+){0,3} (cake|dinner|pizza|chocolate|breakfast|food|weekend|dessert|christmas|meal|treats?)|(beach|bikini|summer) (body|ready)|thunder thighs|jiggl\w+|mum tum|mom pooch|cellulite)\b", Plain)]
     private static partial Regex BodyShaming();
 
-    [GeneratedRegex(@"\b(subscri\w+|(hit|smash|click|press|tap|give)( [\w']+){0,4} (like|bell|thumbs up|notification\w*)( button)?|like button|my (channel|app|website|program(me)?s?|book|e ?book|newsletter|store|shop|membership|other (videos|workouts|classes))|link (is )?(in|down|below)|linked|links? (below|down)|download (the|my)|notification bell|playlists?|sign up (to|for|at|on)|check out (my|our|the|some of)|on (my|our|the) channel|(this|the|our) channel|description (box|below)|meal plan|free trial)\b", Plain)]
+    [GeneratedRegex(@"\b(subscri\w+|(hit|smash|click|press|tap|give)( [\w']+){0,4} (like|bell|thumbs up|notification\w*)( button)?|like button|my (channel|app|website|program(me)?s?|book|e ?book|newsletter|store|shop|membership|other (videos|workouts|classes))|link (is )?(in|down|below)|linked|links? (below|down)|download (the|my)|notification bell|playlists?|sign up (to|for|at|on)|check out (my|our|the|some of)|on (my|our|the) (channel|app\b|website|youtube)|(new|my|our|your)( [\w']+){0,3} program(me)?( [\w']+){0,4} (buy|available|get|sign|join)|link's (below|down|in)|(buy|purchase|order) (it|this|them|my|the|yours)|merch\w*|patreon|e ?mail list|website|(this|the|our) channel|description (box|below)|meal plan|free trial)\b", Plain)]
     private static partial Regex SelfPromotion();
 
-    [GeneratedRegex(@"\b(my (page|socials|stories|handle|feed)|dm me|tag me|follow (me|us)\b(?! (left|right|forward|back|now|here|through|with|in|to the|on the (left|right)|and (left|right|go)))|hash ?tag|(in|leave|down) (the |a |me a )?comments?( below| section)?|comment (below|down)|let me know (in|down|below)|social media)\b", Plain)]
+    [GeneratedRegex(@"\b(my (page|socials|stories|handle|feed)|dm me|tag me|follow (me|us)\b(?! (left|right|forward|back|now|here|through|with|in|to the|on the (left|right)|and (left|right|go)))|hash ?tag|(in|leave|down) (the |a |me a )?comments?( below| section)?|comment (below|down)|let me know (in|down|below)|social media|instagram|facebook|tik ?tok|twitter|you ?tube|(send|drop) (me|us) (a|an) (message|email|dm|line)|(tell|let) (me|us)( [\w']+){0,4} in the comments)\b", Plain)]
     private static partial Regex SocialMedia();
 
     [GeneratedRegex(@"\b(sponsor\w*|discount( code)?|promo code|use (the |my )?code|percent off|partner(ed|ing|ship)( up)? with|brought to you by|special offer|affiliate)\b", Plain)]
     private static partial Regex Advert();
 
-    [GeneratedRegex(@"\b(protein (powder|shakes?|bars?)|(my|these|this) (leggings|outfit|sports bra|smart ?watch|fitness tracker)|(i'm|i am) wearing|supplements?|energy drink)\b", Plain)]
+    [GeneratedRegex(@"\b(protein (powder|shakes?|bars?)|(my|these|this)( new| gorgeous| lovely)? (trainers|shoes|top|leggings|outfit|sports bra|smart ?watch|fitness tracker)|(i'm|i am) wearing|supplements?|energy drink|love (this|my|these) (mat|top|leggings|shoes|trainers|bra|watch|bottle|dumbbells|kettlebell))\b", Plain)]
     private static partial Regex Brand();
 
-    [GeneratedRegex(@"\b(shout ?outs? (to|goes)|(my|our) (husband|wife|friend|boyfriend|girlfriend|partner|mum|mom|sister|brother|daughter|son|producer|cameraman|camera (man|guy|crew)|team mate)|behind the camera)\b", Plain)]
+    [GeneratedRegex(@"\b(shout ?outs? (to|goes)|(my|our) (husband|wife|friend|boyfriend|girlfriend|partner|mum|mom|sister|brother|daughter|son|producer|cameraman|camera (man|guy|crew)|team mate)|behind the camera|(say|saying) (hello|hi|hey|goodbye) to|(this is|i've got|we've got|joined by|i'm joined by|welcome|here is|meet) (?!it|all|a|an|the|your|my|our|you|is|to|not|how|where|why|so|just|one|going|gonna|for|in|on|with|this|that|good|great|what|and|everyone|back|guys|really|very)[a-z]+( and [a-z]+)?( who('s| is)| she's| he's| they're| is)( [\w']+)? (joining|here|with|going|helping|doing)|(he|she|they)('s|'re| is| are) (joining|filming)( [\w']+)?|(joining|with) me (today|in the studio))\b", Plain)]
     private static partial Regex OtherPerson();
 
-    [GeneratedRegex(@"\b((my|the|a|that|our) (dogs?|cats?|puppy|kitten|neighbou?rs?|builders?|postman|doorbell|phone|kettle|kids?|children|baby|delivery)( [\w']+)?|weather|raining|so hot (today|in here)|sunny|birthday|(on|went on|my|the) holidays?|for (breakfast|lunch|dinner)|cup of (tea|coffee)|coffee|football (match|game)|traffic|speaking of which|funny story|construction)\b", Plain)]
+    [GeneratedRegex(@"\b((my|the|a|that|our) (dogs?|cats?|puppy|kitten|neighbou?rs?|builders?|postman|doorbell|phone|kettle|kids?|children|baby|delivery)( [\w']+)?|weather|raining|so hot (today|in here)|sunny|birthday|(on|went on|my|the) holidays?|for (breakfast|lunch|dinner)|cup of (tea|coffee)|coffee|football( match| game)?|(so|really|boiling|absolutely|freezing|very|too) (hot|boiling|freezing|cold|warm|chilly)( [\w']+)? in here|(it's|it is|was) (boiling|freezing|snowing|windy|pouring)|(had|ate|eat|eating) (a |some |my |the |too much )?([\w']+ )?(pizza|cake|chocolate|pancakes|breakfast|lunch|dinner|curry|burger|ice cream|takeaway|pasta|biscuits?)|(last night|yesterday|this morning|at the weekend|on saturday|on sunday) (i|we|my)|(my|the) (hair|mic|microphone|lights?|camera|music) (is|just|has|keeps|went|came)|(watch(ed|ing)?|seen)( [\w']+){0,3} (telly|tv|netflix|film|movie|show|series)|traffic|speaking of which|funny story|construction)\b", Plain)]
     private static partial Regex OffTopic();
 
     [GeneratedRegex(@"\b(?<n>\d{1,3}) minutes?( of| long| total| quick| full| at home)*( [\w']+){0,5}? (workout|class|session|routine|training|hiit|pilates|yoga|cardio|abs|barre|stretch|circuit|burn|strength|body|burner|blast|flow|sculpt|beginner|low impact|together)\b|\b(workout|class|session|routine)( [\w']+){0,4} (?<n>\d{1,3}) minutes\b", Plain)]
     private static partial Regex Minutes();
+
+    /// <summary>A length said of the class in its opening, without a name for the class: "it's twenty five minutes".</summary>
+    [GeneratedRegex(@"\b(it's|it is|it'll be|takes?( you)?|only|just|about|under|around|all in|in|got|have) (going to be |only |just |about |around |under |the next |a |roughly )*(?<n>\d{1,2}) minutes\b(?! (of (rest|work)|rest|left|to go|on|off|each|in|ago|later|break|per|every))", Plain)]
+    private static partial Regex MinutesSaid();
 
     [GeneratedRegex(@"\b(low impact|high impact|no jumping|no jumps|zero impact|apartment friendly|neighbou?r friendly)\b", Plain)]
     private static partial Regex ImpactSaid();

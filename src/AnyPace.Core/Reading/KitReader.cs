@@ -28,16 +28,29 @@ internal static partial class KitReader
         ("yoga block", Block()),
         ("cushion", Cushion()),
         ("sliders", Sliders()),
+        ("pilates ball", SmallBall()),
+        ("medicine ball", MedicineBall()),
+        ("strap", Strap()),
+        ("blanket", Blanket()),
+        ("pilates ring", Ring()),
+        ("broomstick", Broomstick()),
+        ("bolster", Bolster()),
+        ("boxing gloves", Gloves()),
     ];
 
     /// <summary>Things that may stand in for another, and for what.</summary>
-    private static readonly Dictionary<string, string> StandIns = new()
+    private static readonly Dictionary<string, string[]> StandIns = new()
     {
-        ["water bottle"] = "dumbbell",
-        ["dumbbell"] = "kettlebell",
-        ["chair"] = "bench",
-        ["towel"] = "resistance band",
-        ["cushion"] = "mat",
+        ["water bottle"] = ["dumbbell", "kettlebell"],
+        ["dumbbell"] = ["kettlebell", "bar", "medicine ball"],
+        ["kettlebell"] = ["dumbbell"],
+        ["chair"] = ["bench", "step"],
+        ["step"] = ["bench", "chair"],
+        ["towel"] = ["resistance band", "mat", "sliders", "strap"],
+        ["cushion"] = ["mat", "yoga block", "pilates ball", "bolster"],
+        ["blanket"] = ["mat", "bolster"],
+        ["resistance band"] = ["strap", "dumbbell"],
+        ["broomstick"] = ["bar"],
     };
 
     /// <param name="bouts">The bouts read, for what their moves cannot be done without.</param>
@@ -48,10 +61,11 @@ internal static partial class KitReader
         var kit = ImmutableArray.CreateBuilder<KitItem>();
         foreach (var (item, pattern) in Items)
         {
-            var (must, may, plain, instead) = (false, false, false, false);
+            var (must, may, plain, stands) = (false, false, false, false);
             KitNeed? opening = null;
             int? count = null;
             string? load = null;
+            string? standsFor = null;
             double? firstUse = null;
             var evidence = ImmutableArray.CreateBuilder<Evidence>();
             foreach (Match match in pattern.Matches(speech.Text))
@@ -59,13 +73,18 @@ internal static partial class KitReader
                 var token = speech.TokenAt(match.Index);
                 var last = speech.TokenAt(match.Index + match.Length - 1);
                 var before = speech.Before(token, 12);
-                var after = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 7);
-                if (Without().IsMatch(before) || Imagined().IsMatch(before))
+                var after = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 9);
+                var with = WithOrWithout().IsMatch(before);
+                if ((Without().IsMatch(before) && !with) || Imagined().IsMatch(before) || (PutBefore().IsMatch(before) && PutAfter().IsMatch(after)))
                 {
                     continue;
                 }
 
-                var said = NeedOf(before, after, speech.Preceding(token, 40), item);
+                var instead = with ? null : InsteadOf(before, after, speech.Preceding(token, 40), item);
+                standsFor ??= instead;
+                var said = instead is not null ? KitNeed.Substitute
+                    : with || OptionalBefore().IsMatch(before) || OptionalAfter().IsMatch(after) || (LackBefore().IsMatch(before) && NoMatter().IsMatch(after)) ? KitNeed.Optional
+                    : KitNeed.Required;
                 if (speech.At(token) < firstBout && (said != KitNeed.Required || NeedWords().IsMatch(before)))
                 {
                     // What is said of it before the class begins settles it; the plainest need said there counts.
@@ -75,9 +94,10 @@ internal static partial class KitReader
                 must |= said == KitNeed.Required && NeedWords().IsMatch(before);
                 plain |= said == KitNeed.Required;
                 may |= said == KitNeed.Optional;
-                instead |= said == KitNeed.Substitute;
+                stands |= said == KitNeed.Substitute;
                 count ??= CountOf(before, match.Value);
                 load ??= LoadOf(before, after);
+                load ??= LoadLater().Match(after) is { Success: true } later ? later.Groups["l"].Value : null;
                 if (said == KitNeed.Required && speech.At(token) >= firstBout - 20)
                 {
                     firstUse ??= speech.At(token);
@@ -90,7 +110,7 @@ internal static partial class KitReader
             }
 
             // What is said to be needed is; else one "if you like" outweighs plain mentions, which else mean that it is in use.
-            KitNeed? need = opening is { } settled ? settled : must ? KitNeed.Required : may ? KitNeed.Optional : plain ? KitNeed.Required : instead ? KitNeed.Substitute : null;
+            KitNeed? need = opening is { } settled ? settled : must ? KitNeed.Required : may ? KitNeed.Optional : plain ? KitNeed.Required : stands ? KitNeed.Substitute : null;
 
             // Towels and water bottles to drink from help; nobody is stopped by their lack. A wall is kit only where a move leans on it or it is offered.
             if (item == "wall")
@@ -105,7 +125,7 @@ internal static partial class KitReader
             if (need is { } found)
             {
                 kit.Add(new KitItem(
-                    item, found, count, load, found == KitNeed.Substitute ? StandIns.GetValueOrDefault(item) : null,
+                    item, found, count, load, found == KitNeed.Substitute ? standsFor : null,
                     firstUse is { } t ? new Seconds(Math.Round(t, 1)) : null, evidence.ToImmutable()));
             }
         }
@@ -113,17 +133,26 @@ internal static partial class KitReader
         return kit.ToImmutable();
     }
 
-    private static KitNeed NeedOf(string before, string after, string preceding, string item)
+    /// <summary>What the item stands in for, or null where it is needed for its own sake. Only what is named near it can be stood in for.</summary>
+    private static string? InsteadOf(string before, string after, string preceding, string item)
     {
-        // Only what is named before it can be stood in for.
-        var instead = OnlyHave().IsMatch(before) || SubstituteBefore().IsMatch(before) || (Lacking().IsMatch(preceding) && (before.Length < preceding.Length || WillDo().IsMatch(after)));
-        if (instead && StandIns.TryGetValue(item, out var first) && (preceding.Contains(first.Split(' ')[^1], StringComparison.Ordinal) || (first == "dumbbell" && preceding.Contains("weight", StringComparison.Ordinal)) || before.Contains("instead", StringComparison.Ordinal) || after.Contains("instead", StringComparison.Ordinal)))
+        if (!StandIns.TryGetValue(item, out var firsts))
         {
-            return KitNeed.Substitute;
+            return null;
         }
 
-        return OptionalBefore().IsMatch(before) || OptionalAfter().IsMatch(after) ? KitNeed.Optional : KitNeed.Required;
+        var named = firsts.FirstOrDefault(f => Names(preceding, f));
+        var swapped = OnlyHave().IsMatch(before) || SubstituteBefore().IsMatch(before) || (Lacking().IsMatch(preceding) && (before.Length < preceding.Length || WillDo().IsMatch(after)));
+        if (swapped && (named is not null || before.Contains("instead", StringComparison.Ordinal) || after.Contains("instead", StringComparison.Ordinal)))
+        {
+            return named ?? firsts[0];
+        }
+
+        return JustAsGood().IsMatch(after) ? firsts.FirstOrDefault(f => Names(after, f)) : null;
     }
+
+    private static bool Names(string words, string item) =>
+        words.Contains(item.Split(' ')[^1], StringComparison.Ordinal) || (item == "dumbbell" && words.Contains("weight", StringComparison.Ordinal));
 
     private static int? CountOf(string before, string item)
     {
@@ -147,7 +176,7 @@ internal static partial class KitReader
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b(dumb ?bells?|dumb bells?|(?<!ankle )weights|hand weights?|(a|1|your|the|single|heavier|lighter|heavy|light) weight\b(?! (is|in|into|on|onto|through|back|over|forward|shift|evenly|down|of|off|loss|to|from|training)))", Options)]
+    [GeneratedRegex(@"\b(dumb ?bells?|dumb bells?|(?<!ankle )weights|hand weights?|(a|1|your|the|single|heavier|lighter|heavy|light|small|hand) weight\b(?! (is|in|into|on|onto|through|back|over|forward|shifts?|drops?|evenly|down|of|off|loss|to|from|training)\b))", Options)]
     private static partial Regex Dumbbell();
 
     [GeneratedRegex(@"\bkettle ?bells?\b(?! (style|swings?))", Options)]
@@ -174,7 +203,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\b(water bottles?|bottles of water|bottles|tins|soup cans?|cans of \w+|cans)\b", Options)]
     private static partial Regex Bottle();
 
-    [GeneratedRegex(@"\b(stability|swiss|exercise|gym|pilates|fit) balls?\b", Options)]
+    [GeneratedRegex(@"\b(stability|swiss|exercise|gym|fit) balls?\b", Options)]
     private static partial Regex Ball();
 
     [GeneratedRegex(@"\b(bar ?bells?|pull up bar|a bar\b)", Options)]
@@ -183,7 +212,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\bankle weights?\b", Options)]
     private static partial Regex AnkleWeight();
 
-    [GeneratedRegex(@"\b(aerobic step|step platform|stepper|(need|use|have|grab) a step|bottom step|a step or a?|a sturdy step|plyo box)\b", Options)]
+    [GeneratedRegex(@"\b(aerobic step|step platform|stepper|(need|use|have|grab|want|got|using) a step\b(?! (to|out|back|forward|and|together|behind|touch|in))|bottom step|a step or a?|a sturdy step|plyo box)\b", Options)]
     private static partial Regex Step();
 
     [GeneratedRegex(@"\b((a|your|the|real) (skipping|jump) rope|(?<!under |under a |over )(a|your|the) rope)\b", Options)]
@@ -192,7 +221,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\bfoam rollers?\b", Options)]
     private static partial Regex Roller();
 
-    [GeneratedRegex(@"\b(yoga|foam|cork) (blocks?|bricks?)\b", Options)]
+    [GeneratedRegex(@"\b((yoga|foam|cork) (blocks?|bricks?)|(have|grab|use|using|need|got|your) (a |1 |2 |some )?blocks?\b(?! (of|workout|coming|left|to go|\d)))", Options)]
     private static partial Regex Block();
 
     [GeneratedRegex(@"\b(cushions?|pillows?)\b", Options)]
@@ -201,13 +230,59 @@ internal static partial class KitReader
     [GeneratedRegex(@"\bsliders\b", Options)]
     private static partial Regex Sliders();
 
+    [GeneratedRegex(@"\b((pilates|small|soft|squishy|inflatable) balls?|over ?balls?)\b", Options)]
+    private static partial Regex SmallBall();
+
+    [GeneratedRegex(@"\b(medicine|slam|weighted) balls?\b", Options)]
+    private static partial Regex MedicineBall();
+
+    [GeneratedRegex(@"\b((yoga |stretch(ing)? )straps?|(a|your) (strap|belt))\b", Options)]
+    private static partial Regex Strap();
+
+    [GeneratedRegex(@"\bblankets?\b", Options)]
+    private static partial Regex Blanket();
+
+    [GeneratedRegex(@"\b(pilates|magic|toning) (ring|circle)\b", Options)]
+    private static partial Regex Ring();
+
+    [GeneratedRegex(@"\b(broom ?(stick|handle)?|mop handle)\b", Options)]
+    private static partial Regex Broomstick();
+
+    [GeneratedRegex(@"\bbolsters?\b", Options)]
+    private static partial Regex Bolster();
+
+    [GeneratedRegex(@"\b(boxing gloves|(your|my|the) gloves|(your|my) wraps)\b", Options)]
+    private static partial Regex Gloves();
+
+    [GeneratedRegex(@"\b(with (or|and) without|(can|could) do (it|this|these|them|that|the \w+) without)( (a|an|any|the|your))*$", Options)]
+    private static partial Regex WithOrWithout();
+
+    [GeneratedRegex(@"\b(put|place|set|lay|leave|drop)( (the|your|those|both|that|heavier|lighter))*$", Options)]
+    private static partial Regex PutBefore();
+
+    [GeneratedRegex(@"^(down|aside|away|to (the|1) side)\b", Options)]
+    private static partial Regex PutAfter();
+
+    [GeneratedRegex(@"\bif you (don't|do not|haven't|have no)\b[^.]*$", Options)]
+    private static partial Regex LackBefore();
+
+    [GeneratedRegex(@"^(no (problem|worries|biggie)|don't worry|not to worry|that's (okay|ok|fine|all right)|it's (okay|ok|fine))\b(?!.*\b(use|grab|get|take)\b)", Options)]
+    private static partial Regex NoMatter();
+
+    [GeneratedRegex(@"^([\w']+ ){0,4}(work|works|do|are|is)( [\w']+)? (just )?as (well|good) as\b", Options)]
+    private static partial Regex JustAsGood();
+
+    /// <summary>"I'm using tens and fifteens", said right after the dumbbells.</summary>
+    [GeneratedRegex(@"^([\w']+ ){0,6}(using|got|have|with|my) (?<l>\d+s?( (and|or|to) \d+s?)*)\b(?! (seconds?|minutes?|moves|exercises|rounds))", Options)]
+    private static partial Regex LoadLater();
+
     [GeneratedRegex(@"\b(no|without|don't need|do not need|won't need|not need|put down|drop|lose|leave|instead of|isn't|not a)( (a|an|any|the|your|those|need|for))*$", Options)]
     private static partial Regex Without();
 
-    [GeneratedRegex(@"(\b(imagine|imaginary|pretend|invisible|like|as if|as though)( [\w']+){0,4}|\bas)$", Options)]
+    [GeneratedRegex(@"(\b(imagine|imaginary|pretend|invisible|(?<!might |may |would |you'd |i'd |if you )like\b(?! to)|as if|as though)( [\w']+){0,4}|(?<!well )\bas)$", Options)]
     private static partial Regex Imagined();
 
-    [GeneratedRegex(@"(\bif you (don't|do not|haven't|have no)\b.*|\binstead( of)?\b.*|\b(substitute|swap)\b.*|\bor( even)?( (a|an|some|use|2|couple|of|water|grab|take|even|just|sturdy|solid|strong|heavy|light|kitchen|dining|the|your))*)$", Options)]
+    [GeneratedRegex(@"(\bif (you (don't|do not|haven't|have no)|not)\b.*|\binstead( of)?\b.*|\b(substitute|swap)\b.*|\bor( even)?( (a|an|some|use|2|couple|of|water|grab|take|even|just|sturdy|solid|strong|heavy|light|kitchen|dining|the|your))*)$", Options)]
     private static partial Regex SubstituteBefore();
 
     [GeneratedRegex(@"\b(no|don't have|haven't got|do not have|without|in place of) (a |any )?(bench|dumbbells?|kettlebells?|bands?|weights|mats?|step)\b( [\w']+){0,7}$", Options)]
@@ -222,7 +297,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|the)\b.*|\b(optional\w*|if you('ve)? (have|want|need|like|got|prefer|would)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|for (balance|support|comfort)|or)\b( [\w']+){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
-    [GeneratedRegex(@"^([\w']+ ){0,4}(optional|in case|nearby|close by|handy|to hand|within reach|if (you(?! (don't|haven't|do not))|you'd|you've|that|it) |for (balance|support|comfort))\b", Options)]
+    [GeneratedRegex(@"^(([\w']+ ){0,4}(optional|in case|if (balance|your|the floor|needed|necessary)|nearby|close by|handy|to hand|within reach|if (you(?! (don't|haven't|do not))|you'd|you've|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (balance|support|comfort))\b", Options)]
     private static partial Regex OptionalAfter();
 
     [GeneratedRegex(@"\b(need|needs|needed|grab|grabbing|get|gather|bring|require|required|fetch|have|use|using|with|pick up|take)( [\w']+){0,5}$", Options)]

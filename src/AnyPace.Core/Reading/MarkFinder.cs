@@ -41,6 +41,7 @@ public static partial class MarkFinder
         AloneRest(speech, marks);
         AloneSide(speech, marks);
         marks.Sort((a, b) => a.At.CompareTo(b.At));
+        OneTurn(speech, marks);
         return marks;
     }
 
@@ -58,6 +59,11 @@ public static partial class MarkFinder
             }
         }
     }
+
+    /// <summary>"Left side, change over": the side that is named and the change beside it are one turn.</summary>
+    private static void OneTurn(Speech speech, List<Mark> marks) => marks.RemoveAll(m =>
+        m.Kind == MarkKind.SwitchSide && m.Token > 1 && speech.Tokens[m.Token - 1].Text is "side" or "leg" or "arm" && speech.Tokens[m.Token - 2].Text is "left" or "right"
+        && speech.Tokens[m.Token].Text == "change");
 
     /// <summary>A word with a silence before or after it stands alone, whatever the punctuation.</summary>
     private static bool Apart(Speech speech, int token)
@@ -88,7 +94,9 @@ public static partial class MarkFinder
                 continue;
             }
 
-            var alone = speech.Tokens[i].Stops || i + 1 >= speech.Tokens.Count || !GoesOnAfter.Contains(speech.Tokens[i + 1].Text);
+            // "Go, left, right": the work is counted off by its sides.
+            var sides = i + 2 < speech.Tokens.Count && (speech.Tokens[i + 1].Text, speech.Tokens[i + 2].Text) is ("left", "right") or ("right", "left");
+            var alone = sides || speech.Tokens[i].Stops || i + 1 >= speech.Tokens.Count || !GoesOnAfter.Contains(speech.Tokens[i + 1].Text);
             if (alone)
             {
                 marks.Add(new Mark(MarkKind.Start, i, speech.At(i), speech.Tokens[i].Stops || speech.Tokens[i - 1].Stops ? 1 : 0.6));
@@ -227,7 +235,7 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\b(go ahead|let's (get )?(it|going)|get ready|in position|whenever you're ready|when you're ready|and start|let's (start|begin))\b", Options)]
     private static partial Regex StartMaybe();
 
-    [GeneratedRegex(@"\b(and rest|and relax|rest (it|now|there|up|for)|take (a|your|that|the|another|some) (quick |short |little |nice |well deserved |\d+ seconds? )?(break|breather|rest)|shake (it|that|them|those|everything|your \w+|out|the \w+) ?(out|off|loose)?|catch (your|a|that) breath|and stop|time's up|that's time|time is up|\d+ (seconds?|minutes?) (rest|off|break|recovery|to rest|of rest|to recover)|and pause|have a rest|you can rest|and recover|and done|and release|and you're done|recovery time)\b", Options)]
+    [GeneratedRegex(@"\b(and rest|and relax|rest (it|now|there|up|for)|take (a|your|that|the|another|some) (quick |short |little |nice |well deserved |\d+ seconds? )?(break|breather|rest)|shake (it|that|them|those|everything|your \w+|out|the \w+) ?(out|off|loose)?|(catch|get) (your|a|that) breath( back)?|have a (minute|breather)|and stop|time's up|that's time|time is up|\d+ (seconds?|minutes?) (rest|off|break|recovery|to rest|of rest|to recover)|and pause|have a rest|you can rest|and recover|and done|and release|and you're done|recovery time)\b", Options)]
     private static partial Regex StopSure();
 
     [GeneratedRegex(@"\b(well done|good job|nice (work|job)|great (work|job)|good work|fantastic|awesome (job|work)|beautiful|stop there|rest|relax|that's it|excellent|and down|breathe|lower down|come (on )?down|grab (some|your|a|that) (water|towel|drink)|(some|sip of|drink of) water|water break)\b", Options)]
@@ -273,7 +281,7 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\b(see you (in the|next|soon|tomorrow|again|all|there|on)|thanks? (you )?(so much |all |everyone |everybody |guys )?for (joining|watching|working|being|coming|doing|training|moving|sharing|spending)|that's (all|it) for today|bye( bye| for now| guys| everyone)?|i'll see you|until next time|have a (great|good|lovely|wonderful|fantastic|beautiful|nice) (day|rest|evening|week|morning)|(that's|that is) (the end|a wrap|your workout|the workout|our workout)|you('ve| have)? (did|done|made|smashed|finished|completed) (it|the workout|your workout)|workout (is )?(complete|done|finished|over)|give yourself a (pat|round|big|hug))\b", Options)]
     private static partial Regex SignOff();
 
-    [GeneratedRegex(@"^(and )?(rest|relax|stop|release|break|done|good|well|shake|nice|great|that's|time|down|lower|perfect|amazing|awesome|come|take|okay rest|ok rest)\b", Options)]
+    [GeneratedRegex(@"^(and )?(rest|relax|stop|release|break|done|good|well|shake|nice|great|that|that's|time|down|lower|perfect|amazing|awesome|come|take|okay rest|ok rest)\b", Options)]
     private static partial Regex StopAfterCount();
 
     [GeneratedRegex(@"^(and )?(go|let's|start|begin|here|off|we're|squat|jump|work)\b", Options)]

@@ -55,10 +55,12 @@ public static class MentionFinder
         }
 
         var misheard = Misheard(speech, lexicon, raw);
+        ShortNames(speech, lexicon, raw);
         Combine(speech, lexicon, raw);
         var listed = Listed(speech, raw);
         var opening = OpeningAt(speech, marks);
         var position = new PositionTrack(speech);
+        var quiet = RoleReader.SaysQuiet(speech);
         var mentions = new List<Mention>(raw.Count);
         var names = new List<ImmutableArray<string>>(raw.Count);
         for (var i = 0; i < raw.Count; i++)
@@ -80,8 +82,13 @@ public static class MentionFinder
             var several = hit.Weak && length == 1 && speech.Tokens[token].Text is [.., not 's', 's'];
             var weak = (hit.Weak && !several) || RoleReader.IsVerb(speech, token, length);
             var move = OneLimb(speech, lexicon, Here(lexicon, hit.Move, position.At(token), hit.Weak), token, length);
-            var general = (hit.Words == 1 && speech.Tokens[token + length - 1].Stem == lexicon.NameStems(move)[^1]) || !move.Parts.IsEmpty;
-            var fuller = general ? EarlierOf(lexicon, mentions, names, move, weak || several, at) : null;
+            var general = lexicon.NameStems(move).Length == 1 || (hit.Words == 1 && speech.Tokens[token + length - 1].Stem == lexicon.NameStems(move)[^1]) || !move.Parts.IsEmpty;
+            if (quiet && Stepped(speech, lexicon, move, token, length) is { } low)
+            {
+                move = low;
+            }
+
+            var fuller = PartOf(lexicon, mentions, hit, token, speech, at) ?? (general ? EarlierOf(lexicon, mentions, names, move, weak || several, at) : null);
             var verb = !hit.Weak && weak;
             var weight = verb ? VerbWeight : fuller is not null && weak ? ShortFormWeight : weak ? role == Role.Announced ? WeakAnnounced : WeakWeight : hit.Words > 1 ? 1 : several ? ShortFormWeight : 0.85;
             var heard = misheard.Contains(token) ? MisheardWeight : 1;
@@ -94,6 +101,7 @@ public static class MentionFinder
             }
         }
 
+        TakeBack(speech, mentions);
         NameForward(mentions);
         DropLoneEverydayWords(mentions);
         ThinParts(speech, mentions);
@@ -106,6 +114,7 @@ public static class MentionFinder
         }
 
         WeighDescriptions(mentions, speech.End.Value);
+        MuscleStretches(speech, lexicon, marks, mentions, position);
 
         return ThinLists(WithRepeats(WithOtherSides(SettleAnnouncements(mentions, marks), marks), marks, dose), opening);
     }
@@ -136,6 +145,144 @@ public static class MentionFinder
 
         raw.Sort((a, b) => a.Token.CompareTo(b.Token));
         return found;
+    }
+
+    /// <summary>Words that stand for a longer name said before: "into the presses" after a shoulder press.</summary>
+    private static readonly HashSet<string> ShortStems =
+        [.. new[] { "press", "raise", "extension", "fly", "pull", "kick", "hold", "twist", "circle", "lift", "drive", "tap", "dip", "thrust", "jack", "punch", "drop", "reach", "opener", "pulse", "thruster", "clean", "snatch", "rotation" }.Select(WordStem.Of)];
+
+    /// <summary>What may stand before a short name; any other word would make it another move's ("arm raises").</summary>
+    private static readonly HashSet<string> BeforeShort =
+        ["the", "your", "our", "those", "these", "that", "same", "of", "more", "into", "to", "and", "on", "with", "for", "last", "first", "both", "some", "again", "now", "then", "okay", "next", "go"];
+
+    /// <summary>Adds lone short words for the move that was last named in full with that word at its end.</summary>
+    private static void ShortNames(Speech speech, MoveLexicon lexicon, List<(AliasHit Hit, int Token, int Length)> raw)
+    {
+        const double sameClass = 1500;
+        var last = new Dictionary<string, (Move Move, double At)>();
+        var added = new List<(AliasHit, int, int)>();
+        var next = 0;
+        for (var t = 0; t < speech.Tokens.Count; t++)
+        {
+            if (next < raw.Count && raw[next].Token == t)
+            {
+                var (hit, _, length) = raw[next++];
+                if (!hit.Weak && hit.Words > 1)
+                {
+                    last[lexicon.NameStems(hit.Move)[^1]] = (hit.Move, speech.At(t));
+                }
+
+                t += length - 1;
+                continue;
+            }
+
+            var word = speech.Tokens[t];
+            if (ShortStems.Contains(word.Stem) && last.TryGetValue(word.Stem, out var named) && speech.At(t) - named.At < sameClass
+                && t > 0 && (speech.Tokens[t - 1].Pauses || speech.Tokens[t - 1].Number is not null || BeforeShort.Contains(speech.Tokens[t - 1].Text))
+                && (word.Text is [.., not 's', 's'] or [.., 'e', 's'] || speech.Tokens[t - 1].Text is "that" or "those" or "these" or "same"))
+            {
+                added.Add((new AliasHit(named.Move, true, 1), t, 1));
+            }
+        }
+
+        raw.AddRange(added);
+        raw.Sort((a, b) => a.Token.CompareTo(b.Token));
+    }
+
+    /// <summary>In a class that promises no jumps, a name that has a stepping form means that one, unless a jump is named.</summary>
+    private static Move? Stepped(Speech speech, MoveLexicon lexicon, Move move, int token, int length)
+    {
+        if (move.Impact < Impact.Moderate || move.Easier is not { } id || lexicon.Find(id) is not { Impact: <= Impact.Low } low || lexicon.NameStems(low)[^1] != lexicon.NameStems(move)[^1])
+        {
+            return null;
+        }
+
+        for (var t = token; t < token + length; t++)
+        {
+            if (speech.Tokens[t].Stem is "jump" or "hop" or "bound")
+            {
+                return null;
+            }
+        }
+
+        return low;
+    }
+
+    /// <summary>A lone everyday word out of the name of the move under way ("walk, walk, walk" in walk-outs) is that move.</summary>
+    private static Move? PartOf(MoveLexicon lexicon, List<Mention> mentions, AliasHit hit, int token, Speech speech, double at)
+    {
+        const double underWay = 60;
+        return hit is { Weak: true, Words: 1 }
+            && LastNamed(mentions, at, underWay) is { } running && running.Move.Id != hit.Move.Id
+            && lexicon.NameStems(running.Move) is [_, _, ..] stems && stems.Contains(speech.Tokens[token].Stem)
+            ? running.Move : null;
+    }
+
+    /// <summary>"Sorry, I said fast feet, it's step jacks": what is taken back was not meant when it was first said, either.</summary>
+    private static void TakeBack(Speech speech, List<Mention> mentions)
+    {
+        const double reach = 30;
+        for (var i = 0; i < mentions.Count; i++)
+        {
+            if (!RoleReader.IsTakenBack(speech, mentions[i].Token, mentions[i].Length))
+            {
+                continue;
+            }
+
+            var (id, at) = (mentions[i].Move.Id, mentions[i].At);
+            for (var j = i; j >= 0 && at - mentions[j].At < reach; j--)
+            {
+                if (mentions[j].Move.Id == id && mentions[j].Role is Role.Doing or Role.Announced or Role.Negated)
+                {
+                    mentions[j] = mentions[j] with { Role = Role.Negated, Weight = 0 };
+                }
+            }
+        }
+    }
+
+    /// <summary>What is stretched when only the muscle is named, standing and lying.</summary>
+    private static readonly Dictionary<string, (string Standing, string Lying)> StretchOf = new()
+    {
+        ["quad"] = ("quad-stretch", "side-lying-quad-stretch"),
+        ["quadricep"] = ("quad-stretch", "side-lying-quad-stretch"),
+        ["hamstring"] = ("hamstring-stretch", "supine-hamstring-stretch"),
+        ["calf"] = ("calf-stretch", "calf-stretch"),
+        ["calve"] = ("calf-stretch", "calf-stretch"),
+        ["tricep"] = ("triceps-stretch", "triceps-stretch"),
+    };
+
+    /// <summary>After "let's cool down" a muscle alone ("into the hamstrings") names its stretch, where no stretch is named around it.</summary>
+    private static void MuscleStretches(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, List<Mention> mentions, PositionTrack position)
+    {
+        const double around = 9;
+        const double weight = 0.6;
+        const double lateFrom = 0.6;
+        var cool = marks.FirstOrDefault(m => m.Kind == MarkKind.CoolDown && m.At > lateFrom * speech.End.Value).At;
+        if (cool <= 0)
+        {
+            return;
+        }
+
+        var added = new List<Mention>();
+        for (var t = 0; t < speech.Tokens.Count; t++)
+        {
+            var at = speech.At(t);
+            if (at < cool || !StretchOf.TryGetValue(speech.Tokens[t].Stem, out var stretch)
+                || Clocked.Between(mentions, at - around, at + around).Any(m => m.Move.IsStretch && m.Weight >= 0.5 && (!m.Weak || m.Move.Id == stretch.Standing || m.Move.Id == stretch.Lying))
+                || added.Exists(m => at - m.At < around))
+            {
+                continue;
+            }
+
+            var id = position.At(t) is "supine" or "side-lying" or "prone" ? stretch.Lying : stretch.Standing;
+            if (lexicon.Find(id) is { } move)
+            {
+                added.Add(new Mention(move, t, 1, at, at, Role.Doing, true, weight));
+            }
+        }
+
+        mentions.AddRange(added);
+        mentions.Sort((a, b) => a.At.CompareTo(b.At));
     }
 
     private static bool OutOfPlace(Move move, string position) =>
@@ -208,7 +355,7 @@ public static class MentionFinder
                     return false;
                 }
 
-                joins += speech.Tokens[t].Text is "and" or "then" or "plus" ? 1 : 0;
+                joins += speech.Tokens[t].Text is "and" or "then" or "plus" || (speech.Tokens[t].Text == "with" && RoleReader.IsPairing(speech, a.Token)) ? 1 : 0;
             }
 
             return b.Token - end <= 4 && a.Hit.Move.Id != b.Hit.Move.Id && !b.Hit.Move.NamesMoreThan(a.Hit.Move) && !SamePart(a.Hit.Move, b.Hit.Move) && !a.Hit.Weak && !b.Hit.Weak && !speech.Tokens[end - 1].Stops
@@ -312,6 +459,11 @@ public static class MentionFinder
             var a = raw[i];
             var end = a.Token + a.Length;
             var next = i + 1 < raw.Count ? raw[i + 1].Token : int.MaxValue;
+            if (RoleReader.IsNamedPair(speech, a.Token))
+            {
+                continue;
+            }
+
             if (next <= end + reach && Combination.Of(lexicon, speech, a.Hit.Move, end, raw[i + 1].Hit.Move, next) is { } move)
             {
                 raw[i] = (new AliasHit(move, false, a.Hit.Words + raw[i + 1].Hit.Words), a.Token, next + raw[i + 1].Length - a.Token);

@@ -1,11 +1,12 @@
 using System.Collections.Immutable;
+using System.Text.RegularExpressions;
 using AnyPace.Core.Lexicon;
 using AnyPace.Core.Sessions;
 
 namespace AnyPace.Core.Reading;
 
 /// <summary>Divides the class into talk, warm-up, work, break and cool-down, from what is done and what is said.</summary>
-internal static class PhaseFinder
+internal static partial class PhaseFinder
 {
     /// <summary>A gap inside the work longer than this, in seconds, is a break rather than a rest.</summary>
     private const double BreakFrom = 50;
@@ -200,11 +201,10 @@ internal static class PhaseFinder
     private static bool NoWarmUpSaid(Speech speech)
     {
         var opening = speech.Text[..Math.Min(speech.Text.Length, 2500)];
-        return opening.Contains("no warm up", StringComparison.Ordinal)
-            || opening.Contains("already warm", StringComparison.Ordinal)
-            || opening.Contains("come warmed up", StringComparison.Ordinal)
-            || opening.Contains("warmed up before", StringComparison.Ordinal)
-            || opening.Contains("warm up first", StringComparison.Ordinal)
-            || opening.Contains("warm yourself up", StringComparison.Ordinal);
+        return ComeWarm().IsMatch(opening);
     }
+
+    /// <summary>The warm-up is somebody else's or was done before; "let's warm up first" is this class's own.</summary>
+    [GeneratedRegex(@"\b(no warm up|(already|come|came|be|arrive|are) warm(ed)?( up)?\b(?! (now|in here))|warmed up (before|already|first|and ready)|(please|sure( that)?( you)?|do a|done a|need to|you should|did your|done your) warm(ed)?( |-)?ups?( first| before)?|warm yourself up|after your warm up|skip(ping)? the warm up|straight in(to it)? (with )?no warm)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex ComeWarm();
 }

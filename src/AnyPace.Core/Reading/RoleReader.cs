@@ -47,6 +47,16 @@ internal static partial class RoleReader
     /// <summary>True where the words before two names make them a pair to be done in turn: "superset one is", "we've got".</summary>
     public static bool IsPairing(Speech speech, int token) => Pairing().IsMatch(speech.Before(token, 9));
 
+    /// <summary>True right after "superset two is a": what follows "with" is the second move of the pair, not part of the first.</summary>
+    public static bool IsNamedPair(Speech speech, int token) => NamedPair().IsMatch(speech.Before(token, 9));
+
+    /// <summary>True where a name is taken back: "sorry, I said fast feet".</summary>
+    public static bool IsTakenBack(Speech speech, int token, int length) =>
+        ISaid().IsMatch(speech.Before(token, 4)) || Correction().IsMatch(speech.After(token + length, 5));
+
+    /// <summary>True where the class as a whole is said to be without jumps.</summary>
+    public static bool SaysQuiet(Speech speech) => Quiet().IsMatch(speech.Text[..Math.Min(speech.Text.Length, 1200)]);
+
     /// <summary>True where a two-word name in "up" is said as what to do ("press up to standing"), with nothing that makes it a thing.</summary>
     public static bool IsVerb(Speech speech, int token, int length) =>
         length == 2 && speech.Tokens[token + 1].Text == "up" && (VerbAfter().IsMatch(speech.After(token + 2, 3)) || !MakesThing().IsMatch(speech.Before(token, 3)));
@@ -106,6 +116,15 @@ internal static partial class RoleReader
 
     [GeneratedRegex(@"^(is |are |will be )?(coming up|next|up next|to come|first up|first\b(?! (round|block|set))|to start|to begin|now\b)", Options)]
     private static partial Regex AnnounceAfter();
+
+    [GeneratedRegex(@"\b(super ?set|pair|combo|couplet)( number)?( \d)?( is| will be|'s)?( going to be| gonna be)?( a| an| our| your| the)*$", Options)]
+    private static partial Regex NamedPair();
+
+    [GeneratedRegex(@"\b(i (just )?said|did i say|i keep saying|i meant to say)( a| the| we're doing)?$", Options)]
+    private static partial Regex ISaid();
+
+    [GeneratedRegex(@"\b(no jump(s|ing)?\b(?! (jacks?|rope|option|version|if))|(it's|is|all|totally|completely|a|this) low impact\b(?! (option|version|way|variation))|(zero|without|no) (impact|jumps|jumping)|nothing (that )?jumps|neighbou?r friendly|apartment friendly|both feet (stay|on)|feet (stay|never leave))\b", Options)]
+    private static partial Regex Quiet();
 
     [GeneratedRegex(@"^([\w']+ )?(sorry|no wait|wait no|i mean|i meant|i lied|actually no)\b", Options)]
     private static partial Regex Correction();

@@ -104,7 +104,27 @@ public sealed record Caution(Seconds At, string Topic, string Text);
 public sealed record Claim(Seconds At, string Type, double? Figure, string Text);
 
 /// <summary>Something that is not the class: plugs, brands, adverts, small talk (contract: outside.type).</summary>
-public sealed record Outside(Seconds At, string Type, string Text);
+/// <param name="Until">When the class goes on; null where it is a remark in passing.</param>
+public sealed record Outside(Seconds At, string Type, string Text, Seconds? Until = null);
+
+/// <summary>What goes wrong aloud.</summary>
+public enum SlipKind
+{
+    /// <summary>The coach says so: "where was I?".</summary>
+    LostCount,
+
+    /// <summary>A count leaves out numbers, or says one twice.</summary>
+    CountJumps,
+
+    /// <summary>A move is announced and taken back.</summary>
+    WrongMove,
+
+    /// <summary>The coach says that a move was left out.</summary>
+    MoveLeftOut,
+}
+
+/// <summary>A slip of the coach, with the move it concerns where one is named.</summary>
+public sealed record Slip(Seconds At, SlipKind Kind, string? MoveId, string Text);
 
 /// <summary>What the coach says about the class as a whole.</summary>
 public sealed record Stated(
@@ -133,6 +153,9 @@ public sealed record Timeline(
     ImmutableArray<Claim> Claims,
     ImmutableArray<Outside> Outside)
 {
+    /// <summary>What went wrong aloud, in time order; empty in timelines saved before slips were read.</summary>
+    public ImmutableArray<Slip> Slips { get; init; } = [];
+
     public static readonly Timeline Empty = new(Seconds.Zero, ClassKind.FollowAlong, false, Stated.Nothing, [], [], [], [], [], [], [], []);
 
     /// <summary>The phase a moment belongs to; talk where nothing is marked.</summary>

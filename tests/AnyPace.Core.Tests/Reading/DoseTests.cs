@@ -1,4 +1,5 @@
 using AnyPace.Core.Reading;
+using AnyPace.Core.Sessions;
 
 namespace AnyPace.Core.Tests.ReadingTests;
 
@@ -39,6 +40,36 @@ public sealed class DoseTests
     [InlineData("25 seconds on 5 seconds to transition", 25, 5)]
     [InlineData("every exercise lasts forty seconds then we have twenty seconds off", 40, 20)]
     [InlineData("the work is 40 seconds the rest is 20 seconds", 40, 20)]
+    [InlineData("forty on twenty off we've got six moves", 40, 20)]
+    [InlineData("so it's going to be forty seconds of each move twenty seconds to get ready for the next one", 40, 20)]
+    [InlineData("we're doing 45 seconds on and 15 seconds off for each move", 45, 15)]
+    [InlineData("50 10 so fifty seconds of work ten seconds to change over", 50, 10)]
+    [InlineData("you'll be working 40 seconds at a time with 20 seconds rest", 40, 20)]
+    [InlineData("it's thirty seconds active ten seconds rest", 30, 10)]
+    [InlineData("i've got my timer set to 40 and 20", 40, 20)]
+    [InlineData("i have the timer going for 30 seconds with a 10 second break", 30, 10)]
+    [InlineData("we've got thirty second intervals with ten seconds in between", 30, 10)]
+    [InlineData("fifty seconds hard ten seconds easy", 50, 10)]
+    [InlineData("a minute on each exercise and 15 seconds rest in between", 60, 15)]
+    [InlineData("one minute per exercise with twenty seconds between", 60, 20)]
+    [InlineData("60 seconds of work followed by a 15 second breather", 60, 15)]
+    [InlineData("every move is 40 seconds and you'll get 10 seconds to catch your breath", 40, 10)]
+    [InlineData("all the exercises are done for 45 seconds and you've 15 seconds to recover", 45, 15)]
+    [InlineData("twenty seconds as hard as you can and ten seconds off", 20, 10)]
+    [InlineData("you do forty seconds you rest twenty seconds", 40, 20)]
+    [InlineData("we are going to perform each exercise for 40 seconds and take 20 seconds rest", 40, 20)]
+    [InlineData("30 seconds work 30 seconds rest", 30, 30)]
+    [InlineData("45 second work periods 15 second rest periods", 45, 15)]
+    [InlineData("forty seconds work then twenty seconds to breathe", 40, 20)]
+    [InlineData("each interval is 40 seconds long with a 20 second recovery", 40, 20)]
+    [InlineData("each one is for forty five seconds with a fifteen second rest", 45, 15)]
+    [InlineData("two minutes on the bag thirty seconds off", 120, 30)]
+    [InlineData("90 seconds of work and 30 seconds rest", 90, 30)]
+    [InlineData("working in forty second bursts with twenty seconds rest", 40, 20)]
+    [InlineData("it's going to be forty five fifteen so forty five seconds working", 45, 15)]
+    [InlineData("you have ten seconds rest between exercises and we work for fifty", 50, 10)]
+    [InlineData("with fifteen seconds rest in between each exercise we're going to work for 45 seconds", 45, 15)]
+    [InlineData("three minute rounds with a minute rest in between", 180, 60)]
     public void Work_and_rest_are_read_however_they_are_said(string said, double work, double rest)
     {
         var dose = Read(said);
@@ -52,6 +83,14 @@ public sealed class DoseTests
     [InlineData("60 seconds each move", 60)]
     [InlineData("a minute per move and straight into the next", 60)]
     [InlineData("every exercise is 45 seconds long", 45)]
+    [InlineData("we are doing everything for thirty seconds", 30)]
+    [InlineData("forty five seconds on each one", 45)]
+    [InlineData("fifty seconds a move", 50)]
+    [InlineData("thirty seconds an exercise", 30)]
+    [InlineData("we'll spend a minute on each exercise", 60)]
+    [InlineData("one minute for every move", 60)]
+    [InlineData("each exercise is performed for forty seconds", 40)]
+    [InlineData("you hold every stretch for thirty seconds", 30)]
     public void Work_may_be_said_without_a_rest(string said, double work) => Assert.Equal(work, Read(said).WorkSeconds);
 
     [Theory]
@@ -70,6 +109,32 @@ public sealed class DoseTests
     [InlineData("there are four rounds today", 4, 4)]
     [InlineData("we are going through the whole circuit 4 times", 4, 4)]
     [InlineData("you'll perform each pair three times", 3, 3)]
+    [InlineData("we'll repeat the circuit twice", 2, 2)]
+    [InlineData("we'll be doing three rounds of that", 3, 3)]
+    [InlineData("you're going to do this circuit 3 times", 3, 3)]
+    [InlineData("we go through it three times in total", 3, 3)]
+    [InlineData("repeat for three rounds", 3, 3)]
+    [InlineData("so that's two rounds of everything", 2, 2)]
+    [InlineData("we're going to do it all again a second time so two rounds in total", 2, 2)]
+    [InlineData("complete the circuit 3 to 4 times", 3, 4)]
+    [InlineData("do the whole thing three or four times", 3, 4)]
+    [InlineData("aim for three to five rounds", 3, 5)]
+    [InlineData("a total of four rounds", 4, 4)]
+    [InlineData("each block we do twice", 2, 2)]
+    [InlineData("we run through that list two times", 2, 2)]
+    [InlineData("we do the sequence three times", 3, 3)]
+    [InlineData("three rounds in total", 3, 3)]
+    [InlineData("we're doing everything twice", 2, 2)]
+    [InlineData("two times through the whole circuit", 2, 2)]
+    [InlineData("work your way through the list 3 times", 3, 3)]
+    [InlineData("round number one of four", 4, 4)]
+    [InlineData("you'll do each superset three times", 3, 3)]
+    [InlineData("we'll do both exercises three times", 3, 3)]
+    [InlineData("repeating each circuit twice", 2, 2)]
+    [InlineData("we're going to come back and repeat that one more time", 2, 2)]
+    [InlineData("two full rounds", 2, 2)]
+    [InlineData("this is a three round workout", 3, 3)]
+    [InlineData("it's two circuits of six moves three rounds each", 3, 3)]
     public void Rounds_are_read(string said, int low, int high)
     {
         var rounds = Read(said).Rounds;
@@ -87,6 +152,16 @@ public sealed class DoseTests
     [InlineData("ten of everything", 10, 10)]
     [InlineData("exercise six twelve reps", 12, 12)]
     [InlineData("for twelve reps each", 12, 12)]
+    [InlineData("fifteen reps each", 15, 15)]
+    [InlineData("ten on each leg", 10, 10)]
+    [InlineData("ten reps per side", 10, 10)]
+    [InlineData("you're looking at eight to twelve reps", 8, 12)]
+    [InlineData("we'll do ten each side", 10, 10)]
+    [InlineData("twelve repetitions each leg", 12, 12)]
+    [InlineData("eight each arm", 8, 8)]
+    [InlineData("shoot for fifteen reps", 15, 15)]
+    [InlineData("we've got ten reps on the clock", 10, 10)]
+    [InlineData("go for twenty reps", 20, 20)]
     public void Repetitions_are_read(string said, int low, int high)
     {
         var reps = Read(said).Reps;
@@ -94,9 +169,28 @@ public sealed class DoseTests
     }
 
     [Theory]
+    [InlineData("we're doing 12 of these", 12)]
+    [InlineData("let's do 10 of them", 10)]
+    [InlineData("do 10 then switch", 10)]
+    [InlineData("we're going to do a set of 16", 16)]
+    [InlineData("aim for 8", 8)]
+    public void How_many_of_the_move_at_hand(string words, int reps) => Assert.Equal(CountRange.Of(reps), DoseReader.RepsIn(words));
+
+    [Theory]
+    [InlineData("we'll go for 30 seconds")]
+    [InlineData("10 more then rest")]
+    public void Not_how_many(string words) => Assert.Null(DoseReader.RepsIn(words));
+
+    [Theory]
     [InlineData("three sets of ten", 3)]
     [InlineData("two sets of each exercise", 2)]
     [InlineData("we do four sets", 4)]
+    [InlineData("3 sets of 12", 3)]
+    [InlineData("you do three sets", 3)]
+    [InlineData("this is your second set of three", 3)]
+    [InlineData("set one of four", 4)]
+    [InlineData("aim for two to three sets", 3)]
+    [InlineData("repeat for a total of three sets", 3)]
     public void Sets_are_read(string said, int sets) => Assert.Equal(sets, Read(said).Sets);
 
     [Theory]
@@ -104,6 +198,14 @@ public sealed class DoseTests
     [InlineData("there are eight moves", 8)]
     [InlineData("five different movements today", 5)]
     [InlineData("ten stations", 10)]
+    [InlineData("we're gonna do six exercises", 6)]
+    [InlineData("i've got seven moves for you", 7)]
+    [InlineData("a circuit of five", 5)]
+    [InlineData("only four exercises", 4)]
+    [InlineData("eight different stations", 8)]
+    [InlineData("there's ten exercises in total", 10)]
+    [InlineData("five upper body exercises", 5)]
+    [InlineData("six bodyweight moves", 6)]
     public void Moves_of_a_round_are_read(string said, int moves) => Assert.Equal(moves, Read(said).MovesPerRound);
 
     [Theory]
@@ -112,6 +214,12 @@ public sealed class DoseTests
     [InlineData("halfway thirty seconds to go")]
     [InlineData("the last two minutes")]
     [InlineData("thirty seconds rest now shake it out")]
+    [InlineData("ten seconds to go")]
+    [InlineData("thirty seconds down thirty to go")]
+    [InlineData("it's only ten minutes long")]
+    [InlineData("just twenty more seconds")]
+    [InlineData("we've done five minutes already")]
+    [InlineData("rest for a minute now")]
     public void What_is_no_dose_gives_no_work(string said) => Assert.Null(Read(said).WorkSeconds);
 
     [Fact]
