@@ -44,11 +44,20 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
         };
     }
 
+    /// <summary>Share of the recording in bouts from which a timed class is done there and then.</summary>
+    private const double WorksAlong = 0.6;
+
     /// <summary>A demonstration prescribes and shows; nobody counts or works along.</summary>
     private static ClassKind KindOf(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Bout> bouts, SaidDose dose)
     {
         var prescribes = Prescription().Count(speech.Text);
         if (prescribes == 0 || (dose.Reps is null && dose.Sets is null && dose.Rounds is null))
+        {
+            return ClassKind.FollowAlong;
+        }
+
+        // Where the work itself fills the recording, everyone is doing it.
+        if (bouts.Sum(b => b.Span.Length.Value) > WorksAlong * speech.End.Value && dose.Timed && prescribes < 3)
         {
             return ClassKind.FollowAlong;
         }
@@ -59,6 +68,6 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
             : counted / minutes < 0.6 && prescribes >= 3 ? ClassKind.Mixed : ClassKind.FollowAlong;
     }
 
-    [GeneratedRegex(@"\b((perform|complete|aim for|you('ll| will| are going to| should) (do|repeat|perform|complete|want to do)|i want you to (do|repeat|aim)|do|repeat)( \w+){0,4} (\d+ (to \d+ )?(rounds|sets|reps|times|repetitions|of each))|try (this|it) (yourself|at home)|in your own time|on your own|pause the video)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"\b((perform|complete|aim for|you('ll| will| are going to|'re going to|'re gonna| should| want to| can) (do|repeat|perform|complete|want to do|be doing)|i want you to (do|repeat|aim|try)|(?<!\b(we|we'll|we're|to|gonna|let's|us|can|will|i'll|and) )(do|repeat))( \w+){0,4} (\d+ (to \d+ )?(rounds|sets|reps|times|repetitions|of each))|try (this|it) (yourself|at home)|in your own time|on your own|pause the video)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex Prescription();
 }

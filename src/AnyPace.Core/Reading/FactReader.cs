@@ -175,7 +175,7 @@ internal static partial class FactReader
     [GeneratedRegex(@"\b((don't let|careful|watch|protect|mind|look after|avoid|make sure|keep|keeping)( [\w']+){0,4} knees?( [\w']+){0,5} (behind|over|past|cav\w*|collaps\w*|in line|inwards?|in|toes|lock\w*)|knees?( [\w']+){0,3} (don't|not|never)( [\w']+){0,3} (past|over|beyond|in|inwards?|collapse|cave)|(bad|sore|dodgy|sensitive) knees?|knees?( [\w']+){0,2} (in line|track\w*|stay\w* (over|behind|in line)|over (the|your) (second|middle|ankles?))|knees? (are |is )?(issues?|problems?|injur\w+|pain)|lock\w* (out )?(your|the|those) knees?|(kind to|look after|easy on|pressure (on|off)|gentle on|mindful of)( [\w']+){0,2} knees?|knees?( [\w']+){0,3} (over|past|beyond|behind)( [\w']+)? toes?|protect (your|the|those) knees?)\b", Plain)]
     private static partial Regex Knees();
 
-    [GeneratedRegex(@"\b((don't|avoid|not|no|without|careful|watch|protect|look after|stop|prevent)( [\w']+){0,5} (lower |your |the )?back\b( [\w']+){0,2}|(bad|sore|dodgy) (lower )?backs?|(lower )?back (issues?|problems?|pain|trouble|injur\w+)|protect (your|the|that) (lower )?back|lower back (glued|pressed|flat|into|pushed|down|on|stays?)|(don't|avoid|no|not) (arch|sag|sink|dip|round)\w*|(hips?|back|belly|tummy|bum|bottom) (sag|sink|dip|drop|collapse)\w*|(feel|feeling|felt) (it|this|that|anything)( [\w']+){0,3} (lower )?back|(careful|mindful|kind|gentle|easy|pressure|strain)( [\w']+){0,3} (lower )?back)\b", Plain)]
+    [GeneratedRegex(@"\b((don't|avoid|not|no|without|careful|watch|protect|look after|stop|prevent)( [\w']+){0,5} (lower|your|the|that) back\b( [\w']+){0,2}|(bad|sore|dodgy) (lower )?backs?|(lower )?back (issues?|problems?|pain|trouble|injur\w+)|protect (your|the|that) (lower )?back|lower back (glued|pressed|flat|into|pushed|down|on|stays?)|(don't|avoid|no|not) (arch|sag|sink|dip|round)\w*|(hips?|back|belly|tummy|bum|bottom) (sag|sink|dip|drop|collapse)\w*|(feel|feeling|felt) (it|this|that|anything)( [\w']+){0,3} (lower )?back|(careful|mindful|kind|gentle|easy|pressure|strain)( [\w']+){0,3} (lower )?back)\b", Plain)]
     private static partial Regex LowerBack();
 
     [GeneratedRegex(@"\b((don't|avoid|not|careful|protect|no)( [\w']+){0,4} (neck|chin)|(strain|pull|tension|pressure|yank|crank|tug|jerk)\w*( [\w']+){0,3} (neck|head)\b|neck( [\w']+){0,4} (don't|not|no|without)( [\w']+)? (crank|pull|strain|force|tension|tens)\w*|neck (issues?|problems?|pain|gets (tired|sore)))\b", Plain)]
@@ -266,6 +266,6 @@ internal static partial class FactReader
     [GeneratedRegex(@"\b(for|over|next|this) (the )?(next )?(?<n>\d{1,2})( to | or )?(?<m>\d{1,2})? weeks?\b", Plain)]
     private static partial Regex ForWeeks();
 
-    [GeneratedRegex(@"\b(part (1|2|3|4|5|6)\b|day \d+( of)?\b|week \d+ of|episode \d+|(next|previous|last) (video|part|section|chapter)|this series|\d+ day (challenge|series|program(me)?)|carry(ing)? on from|continu(e|ing) from|in the series)", Plain)]
+    [GeneratedRegex(@"\b((?<!\b(for|in|next|with|you) )part (1|2|3|4|5|6)\b|day \d+( of)?\b|week \d+ of|episode \d+|(next|previous|last) (video|part|section|chapter)|this series|\d+ day (challenge|series|program(me)?)|carry(ing)? on from|continu(e|ing) from|in the series)", Plain)]
     private static partial Regex Series();
 }

@@ -251,7 +251,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\bbolsters?\b", Options)]
     private static partial Regex Bolster();
 
-    [GeneratedRegex(@"\b(boxing gloves|(your|my|the) gloves|(your|my) wraps)\b", Options)]
+    [GeneratedRegex(@"\b(boxing gloves|gloves|(your|my) wraps)\b", Options)]
     private static partial Regex Gloves();
 
     [GeneratedRegex(@"\b(with (or|and) without|(can|could) do (it|this|these|them|that|the \w+) without)( (a|an|any|the|your))*$", Options)]

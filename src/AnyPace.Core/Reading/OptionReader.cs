@@ -47,7 +47,7 @@ internal static partial class OptionReader
         {
             var token = speech.TokenAt(match.Index);
             var after = match.Value + " " + speech.After(speech.TokenAt(match.Index + match.Length - 1) + 1, reach);
-            if (NoOffer().IsMatch(after) || SoThat().IsMatch(speech.Before(token, 4)))
+            if (NoOffer().IsMatch(after) || SoThat().IsMatch(speech.Before(token, 4)) || (match.Value == "if" && KitBefore().IsMatch(speech.Before(token, 4))))
             {
                 continue;
             }
@@ -106,8 +106,12 @@ internal static partial class OptionReader
     private static partial Regex Offer();
 
     /// <summary>Conditions that are no offer: chat, kit, and care.</summary>
-    [GeneratedRegex(@"^(if you( are|'re)? (enjoy\w*|ready|watching|joining|new here|liked?|haven't (subscri|already)\w*)|if you ('ve )?(have |want )?(any )?questions?|if (you )?(have|haven't got|don't have|have not got|'ve got|own)( an?| any| the| your| some)? ([\w']+ )?(mat|dumbbells?|weights?|band|kettlebell|bench|step|chair)\b|if (anything|something|you feel (any |dizzy|faint|light)|you have (an|any) (injur|pain|medical|health))|(you|we) (can|could|may|might)( always| also)? (feel|see|hear|do it|do this|find|get|imagine|breathe|think|tell|even feel|start|join|relax))|\b(pain|dizzy|faint|doctor|comments|subscribe)\b", Plain)]
+    [GeneratedRegex(@"^(if you( are|'re)? (enjoy\w*|ready|watching|joining|new here|liked?|haven't (subscri|already)\w*)|if you ('ve )?(have |want )?(any )?questions?|if (you )?(have|haven't got|don't have|have not got|'ve got|own)( an?| any| the| your| some)? ([\w']+ )?(mat|gloves|block|cushion|towel|dumbbells?|weights?|band|kettlebell|bench|step|chair)\b|if (anything|something|you feel (any |dizzy|faint|light)|you have (an|any) (injur|pain|medical|health))|(you|we) (can|could|may|might)( always| also)? (feel|see|hear|do it|do this|find|get|imagine|breathe|think|tell|even feel|start|join|relax))|\b(pain|dizzy|faint|doctor|comments|subscribe)\b", Plain)]
     private static partial Regex NoOffer();
+
+    /// <summary>"A cushion if your head does not like to be flat" is kit.</summary>
+    [GeneratedRegex(@"\b(mat|cushion|pillow|towel|blanket|block|chair|band|bottle|gloves|shoes|water)( [\w']+)?$", Plain)]
+    private static partial Regex KitBefore();
 
     /// <summary>"So that you can", "as low as you can": how to do it, not another way.</summary>
     [GeneratedRegex(@"\b(so|so that|as [\w']+ as|where|what|that|than|much as|everything|all|best|i know|until|once|make sure|how|see)$", Plain)]
@@ -119,7 +123,7 @@ internal static partial class OptionReader
     [GeneratedRegex(@"\b(more|stronger|strong|feel\w* good|easy|brave|dare|fancy|got it in you|tank|challeng\w*|tougher|harder|further|intens\w*|spic\w*|advanced)\b", Plain)]
     private static partial Regex HardReason();
 
-    [GeneratedRegex(@"\b((on |to )?(your |the |a )?knees?( down)?|slow\w*|march\w*|walk\w*|(?<!to )step(?! it up)\w*|tap\w*|without|chair|wall|rest|break|pause|small(er)?|lighter|stop|support|half|forearms?|(toes?|foot|feet|heels?) down|bend|1 (leg|arm|foot|side) at a time|come out|lower the legs?|easier|low option|low impact|low as|fine|option of|modif\w*)\b", Plain)]
+    [GeneratedRegex(@"\b((on |to )?(your |the |a )?knees?( down)?|slow\w*|march\w*|walk\w*|(?<!to )step(?! it up)\w*|tap\w*|without|chair|wall|rest|break|pause|small(er)?|lighter|stop|support|half|forearms?|(toes?|foot|feet|heels?) down|bend|1 (leg|arm|foot|side) at a time|come out|(so|as) (far|high|low|deep)|legs? higher|lower the legs?|easier|low option|low impact|low as|fine|option of|modif\w*)\b", Plain)]
     private static partial Regex EasyAction();
 
     [GeneratedRegex(@"\b((?<!no |can't |don't |of |without |the |back )jump(?!ing jack)\w*|(?<!no |the )hop\w*|puls(e|es|ing)|add\w*|heavier|faster|lift(?!s up)|straight\w*|extend\w*|hold (a |the |your )?(weight|dumbbell)s?|float|twist|speed( it)? up|double\w*|deeper|plyo\w*|explosive|single leg|both legs|pace|bit lower)\b", Plain)]

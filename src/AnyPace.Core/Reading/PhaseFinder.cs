@@ -95,6 +95,7 @@ internal static partial class PhaseFinder
         var end = Math.Max(1, speech.End.Value);
         var cold = NoWarmUpSaid(speech);
         var warmSaid = marks.Where(m => m.Kind == MarkKind.WarmUp && m.At < end * 0.4).Select(m => m.At).ToList();
+        var warmFor = SaidWarmUp(speech) is { } said ? bouts[0].Span.Start.Value + said : double.NaN;
         var overSaid = marks.Where(m => m.Kind == MarkKind.WarmUpOver && m.At < end * 0.55).Select(m => m.At).ToList();
         var coolSaid = marks.Where(m => m.Kind == MarkKind.CoolDown && m.At > end * 0.45).Select(m => m.At).ToList();
 
@@ -154,6 +155,7 @@ internal static partial class PhaseFinder
                 {
                     var (from, to) = (bouts[w - 1].Span.End.Value - 25, bouts[w].Span.Start.Value + 8);
                     score += overSaid.Any(t => t >= from && t <= to) ? 1.6 : 0;
+                    score += Math.Abs(bouts[w].Span.Start.Value - warmFor) < WarmUpTolerance ? 1.6 : 0;
                     score += Math.Min(1, (bouts[w].Span.Start - bouts[w - 1].Span.End).Value / 40);
                 }
             }
@@ -197,6 +199,19 @@ internal static partial class PhaseFinder
         var margin = double.IsFinite(second) ? best.Score - second : 1;
         return (best.Work, best.Cool, Math.Round(Math.Clamp(0.6 + (0.25 * margin), 0.5, 0.95), 2));
     }
+
+    /// <summary>A warm-up of a said length ends this near to it, in seconds: coaches run over.</summary>
+    private const double WarmUpTolerance = 40;
+
+    /// <summary>Seconds the warm-up is said to take ("three minutes of warm up"), or null.</summary>
+    private static double? SaidWarmUp(Speech speech)
+    {
+        var match = WarmUpLength().Match(speech.Text[..Math.Min(speech.Text.Length, 2500)]);
+        return match.Success ? 60 * double.Parse(match.Groups["n"].Value, System.Globalization.CultureInfo.InvariantCulture) : null;
+    }
+
+    [GeneratedRegex(@"\b(?<n>[2-9]|10) minutes?( of)?( a)?( quick| nice| gentle| easy| short)? warm(ing)? ?up\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex WarmUpLength();
 
     private static bool NoWarmUpSaid(Speech speech)
     {
