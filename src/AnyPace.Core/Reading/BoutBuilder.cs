@@ -13,9 +13,11 @@ internal static partial class BoutBuilder
         var bouts = new List<Bout>();
         Bout? previous = null;
         var turns = SideTurns.Find(marks);
-        foreach (var segment in segments)
+        for (var i = 0; i < segments.Count; i++)
         {
-            foreach (var (start, end, side) in Split(speech, segment, marks, turns, previous))
+            var segment = segments[i];
+            var paired = (i > 0 && IsPair(segments[i - 1], segment)) || (i + 1 < segments.Count && IsPair(segment, segments[i + 1]));
+            foreach (var (start, end, side) in paired && SideOf(segment, marks) is { } one ? [(segment.Start, segment.End, one)] : Split(speech, segment, marks, turns, previous))
             {
                 var bout = new Bout(
                     $"b{bouts.Count + 1}",
@@ -30,12 +32,36 @@ internal static partial class BoutBuilder
                     bouts[^1] = previous with { Side = Side.Right };
                 }
 
+                if (previous is { Side: not Side.Both } && previous.MoveId == bout.MoveId && previous.Side == bout.Side && (bout.Span.Start - previous.Span.End).Value < 1)
+                {
+                    bouts[^1] = previous with { Span = new Span(previous.Span.Start, bout.Span.End), Evidence = [.. previous.Evidence.Concat(bout.Evidence).Take(4)] };
+                    previous = bouts[^1];
+                    continue;
+                }
+
                 bouts.Add(bout);
                 previous = bout;
             }
         }
 
         return [.. bouts];
+    }
+
+    /// <summary>Two bouts of one alternating move side by side, as long as each other: each of them is a side, where sides are named.</summary>
+    private static bool IsPair(Segment a, Segment b)
+    {
+        const double near = 35;
+        const double asLong = 0.6;
+        var (one, other) = (a.End - a.Start, b.End - b.Start);
+        return a.Move.Id == b.Move.Id && a.Move.Sides == MoveSides.Alternating && b.Start - a.End < near && Math.Min(one, other) > asLong * Math.Max(one, other);
+    }
+
+    /// <summary>The one side that is named at the start of a segment and not taken back in it, or null.</summary>
+    private static Side? SideOf(Segment segment, IReadOnlyList<Mark> marks)
+    {
+        var named = Clocked.Between(marks, segment.Start - 8, segment.End - 8).Where(m => m.Kind is MarkKind.Left or MarkKind.Right && (m.At > segment.Start - 3 || m.At <= segment.Start)).ToList();
+        var within = named.Where(m => m.At >= segment.Start - 4).Select(m => m.Kind).Distinct().ToList();
+        return within is [var only] ? only == MarkKind.Left ? Side.Left : Side.Right : null;
     }
 
     /// <summary>One-sided moves are cut where the coach changes sides, and carry the side that is said.</summary>
@@ -68,10 +94,16 @@ internal static partial class BoutBuilder
             MarkKind.Right when said.At > 0 => Side.Right,
             _ => Side.Both,
         };
-        var switched = Clocked.Between(marks, segment.Start - 15, segment.Start + 4).Any(m => m.Kind == MarkKind.SwitchSide);
+        var since = previous is null ? segment.Start - 15 : Math.Max(segment.Start - 15, previous.Span.Start.Value + 4);
+        var switched = Clocked.Between(marks, since, segment.Start + 4).Any(m => m.Kind == MarkKind.SwitchSide);
         if (previous is not null && previous.MoveId == segment.Move.Id && switched && previous.Side != Side.Both)
         {
             side = Opposite(previous.Side);
+        }
+        else if (side == Side.Both && previous is { Side: not Side.Both } && previous.MoveId == segment.Move.Id && segment.Start - previous.Span.End.Value < 1)
+        {
+            // Named again with no change of sides: it goes on.
+            side = previous.Side;
         }
         else if (side == Side.Both && previous is not null && ContinuesUnsaid(marks, previous, segment))
         {

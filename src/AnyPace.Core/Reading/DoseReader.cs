@@ -51,6 +51,11 @@ public static partial class DoseReader
             beats.Add(alone);
         }
 
+        if (beats.Count == 0 && EveryMinute().Match(speech.Text) is { Success: true } minute && Note(speech, minute, evidence))
+        {
+            beats.Add(new SaidBeat(speech.At(speech.TokenAt(minute.Index)), 60, null));
+        }
+
         if (tabata && beats.Count == 0)
         {
             beats.Add(new SaidBeat(0, 20, 10));
@@ -218,7 +223,7 @@ public static partial class DoseReader
     [GeneratedRegex(@"\b(?<n>\d{1,2})( to | or |-| )?(?<m>\d{1,2})? (total |full |more |complete |whole )?(rounds|times (through|round|around|over)|laps)\b(?! of \d+ minutes at)|\b(?<n>\d) round (workout|circuit|class|session)\b|\bround (number )?\d of (?<n>\d)\b|\b(the (list|sequence|series|lot|flow|circuit)|both( exercises| moves)?|(all|these) \d( exercises| moves)?) (?<n>\d)( to | or )?(?<m>\d)? times\b|\b(through|circuit|repeat(ed|ing)?( it| this| that| them| everything| the whole thing)?|do (it|this|that|them|everything|the whole thing)( all)?|(go|going) (a?round|through)( (it|this|that|them|these|each \w+|everything|the whole \w+))?|(do|perform|complete|repeat) each \w+)( [\w']+)? (?<n>\d)( to | or )?(?<m>\d)? times\b", Options)]
     private static partial Regex Rounds();
 
-    [GeneratedRegex(@"\b(twice (through|over|round|around)|(through|do|repeat|goes?|going|round|it all|thing|them|that|this|it|everything|circuit|each|all|moves|exercises) twice|2 times|2 times through|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once))\b", Options)]
+    [GeneratedRegex(@"\b(twice (through|over|round|around)|(through|do|repeat|goes?|going|round|it all|thing|them|that|this|it|everything|circuit|each|all|moves|exercises) twice|2 times|2 times through|(a second|another|1 more) time (through|round|around)|(go|going|do|doing|run|come) (back )?(through )?(it|this|that|them|everything|the whole \w+)( all)?( again)? (a second|another|1 more) time|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once))\b", Options)]
     private static partial Regex TwiceSaid();
 
     [GeneratedRegex(@"\b(?<n>[2-9])( to | or )?(?<m>\d)? circuits\b", Options)]
@@ -236,6 +241,10 @@ public static partial class DoseReader
     /// <summary>How many of the move at hand: "twenty of these", "do ten then switch".</summary>
     [GeneratedRegex(@"\b(?<n>\d{1,3})( to | or )?(?<m>\d{1,3})? (of (these|those|them)|then (switch|swap|change|the other))\b|\b(set|aim|go|shoot) (of|for) (?<n>\d{1,3})( to | or )?(?<m>\d{1,3})?\b(?! (minutes?|seconds?|rounds?|pounds?|kilos?|of))", Options)]
     private static partial Regex RepsOfThis();
+
+    /// <summary>A new move begins with each minute; what is left of the minute is rest.</summary>
+    [GeneratedRegex(@"\b(emoms?|e mom|every minute on the minute|on the minute every minute)\b", Options)]
+    private static partial Regex EveryMinute();
 
     [GeneratedRegex(@"\b(tabata|tabatas|20 (seconds )?on (and )?10 (seconds )?off|8 rounds of 20)\b", Options)]
     private static partial Regex Tabata();

@@ -273,7 +273,7 @@ internal static partial class KitReader
     private static partial Regex JustAsGood();
 
     /// <summary>"I'm using tens and fifteens", said right after the dumbbells.</summary>
-    [GeneratedRegex(@"^([\w']+ ){0,6}(using|got|have|with|my) (?<l>\d+s?( (and|or|to) \d+s?)*)\b(?! (seconds?|minutes?|moves|exercises|rounds))", Options)]
+    [GeneratedRegex(@"^([\w']+ ){0,6}(using|got|have|with|my) (a )?(?<l>\d+s?( (and|or|to) (a )?\d+s?)*)\b(?! (seconds?|minutes?|moves|exercises|rounds))", Options)]
     private static partial Regex LoadLater();
 
     [GeneratedRegex(@"\b(no|without|don't need|do not need|won't need|not need|put down|drop|lose|leave|instead of|isn't|not a)( (a|an|any|the|your|those|need|for))*$", Options)]

@@ -126,6 +126,12 @@ public static partial class MarkFinder
     private static readonly HashSet<string> RestGoesOnAfter =
         ["of", "your", "the", "on", "in", "as", "day", "days", "between", "if", "when", "with", "position", "pose", "time", "is", "periods", "period", "against", "each", "at"];
 
+    /// <summary>"Chop right", and then nothing for this many seconds: the side that is done.</summary>
+    private const double SideThenSilence = 4;
+
+    private static readonly HashSet<string> SideGoesOnBefore =
+        ["all", "that's", "you're", "alright", "okay", "yeah", "oh", "is", "look", "the", "your", "and", "that", "turn", "face", "good", "seconds", "minute", "minutes", "reps", "more"];
+
     /// <summary>"Left." as a sentence of its own names the side; "Right." does only where the left was named before, else it only opens a sentence.</summary>
     private static void AloneSide(Speech speech, List<Mark> marks)
     {
@@ -133,7 +139,9 @@ public static partial class MarkFinder
         var lefts = marks.Where(m => m.Kind == MarkKind.Left).Select(m => m.At).Order().ToList();
         for (var i = 1; i < speech.Tokens.Count; i++)
         {
-            if (!speech.Tokens[i].Stops || !speech.Tokens[i - 1].Stops || speech.Tokens[i].Text is not ("left" or "right"))
+            var ends = speech.Tokens[i].Stops && speech.Tokens[i - 1].Stops;
+            var said = i + 1 < speech.Tokens.Count && speech.At(i + 1) - speech.At(i) > SideThenSilence && !SideGoesOnBefore.Contains(speech.Tokens[i - 1].Text);
+            if (!(ends || said) || speech.Tokens[i].Text is not ("left" or "right"))
             {
                 continue;
             }
@@ -142,7 +150,7 @@ public static partial class MarkFinder
             var kind = speech.Tokens[i].Text == "left" ? MarkKind.Left : MarkKind.Right;
             var before = lefts.BinarySearch(at);
             var last = (before >= 0 ? before : ~before) - 1;
-            if (kind == MarkKind.Left || (last >= 0 && at - lefts[last] < forgotten))
+            if (said || kind == MarkKind.Left || (last >= 0 && at - lefts[last] < forgotten))
             {
                 marks.Add(new Mark(kind, i, at, 1));
             }
@@ -244,7 +252,7 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\b(keep (going|it up|it going|moving|pushing|breathing|working|your|those|that|the)|half ?way|\d+ (more )?seconds?( left| to go| more| remaining)?|\d+ more|(2|3|4|5|last) more|last (1|few|couple|2|3|2|3|5|10)|nearly there|almost (there|done)|come on|push through|don't (stop|give up)|stay (strong|low|with|tall|up)|squeeze|exhale|inhale|breathe (out|in)|chest (up|lifted|tall|proud)|core (tight|engaged|on)|engage|knees? (over|out|soft|behind)|weight (in|into|through) (your|the) heels?|and (up|down|lift|lower|press|push|pull|back|squeeze)|up and down|in and out|control(led)?|you('ve| have)? got (this|it)|slow(ly)?|nice and|there we go|that's it|good|feel (that|it|the))\b", Options)]
     private static partial Regex Doing();
 
-    [GeneratedRegex(@"\b(let's (get )?(started|start|begin|get going|get into it|get into this|jump (right )?in|dive in|crack on|get to it|get moving|kick (it |things )?off)|we('re| are) (going to|gonna) (start|begin|kick off)|(we'll|we will) (start|begin)|start(ing)? (off )?(with|by|in|from)|first (up|exercise|move|1)|(superset|exercise|move|station|block) (number )?(1|a)|let's (just |quickly |all )?warm(ing)? |let's (do|get|have) (\w+ ){0,4}warm|warm ?up first|to begin with|i want you to start|come (up |down )?(to (standing|sit|sitting|lie|lying|your|all)|on to|onto|into|and (lie|sit|stand))|(lie|lying|lay) (down )?(on|back)|sit (tall|nice|comfortably)|take a seat|stand (up )?(with|tall)|feet (hip|shoulder|together|wide))\b", Options)]
+    [GeneratedRegex(@"\b(let's (get )?(started|start|begin|get going|get into it|get into this|jump (right )?in|dive in|crack on|get to it|get moving|kick (it |things )?off)|we('re| are) (going to|gonna) (start|begin|kick off)|(we'll|we will) (start|begin)|start(ing)? (off )?(with|by|in|from)|first (up|exercise|move|1)|(superset|exercise|move|station|block) (number )?(1|a)|let's (just |quickly |all )?warm(ing)? |let's (do|get|have) (\w+ ){0,4}warm|warm ?up first|(?<!\b(a|the|your|after|with|my) )(quick|little|short|gentle) warm ?up\b(?! (and|then|before|first|at|is|that))|to begin with|i want you to start|come (up |down )?(to (standing|sit|sitting|lie|lying|your|all)|on to|onto|into|and (lie|sit|stand))|(lie|lying|lay) (down )?(on|back)|sit (tall|nice|comfortably)|take a seat|stand (up )?(with|tall)|feet (hip|shoulder|together|wide))\b", Options)]
     private static partial Regex Opening();
 
     [GeneratedRegex(@"\b(warm ?ups?|warming up|get (the|your|our) (body|bodies|muscles|blood|heart)( rate)? (warm|moving|flowing|pumping|up)|loosen (up|the|your)|mobili[sz]e|mobility|nice and (easy|gentle|gently)|easy feet|to start us off|wake (up )?(the|your))\b", Options)]

@@ -30,6 +30,9 @@ public static class MentionFinder
     /// <summary>A standing move named in passing while everyone lies on the floor is most likely a way of speaking: "circle the arms", "lift the heels".</summary>
     private const double OutOfPlaceWeight = 0.7;
 
+    /// <summary>A description of a floor move while everyone stands describes something else.</summary>
+    private const double LyingWhileStanding = 0.3;
+
     /// <summary>A list is said in one breath: at most this many seconds a word.</summary>
     private const double ListPace = 1.2;
 
@@ -81,18 +84,20 @@ public static class MentionFinder
             // "Rows", "swings": several of them are a move, one "row" or "swing" may be anything.
             var several = hit.Weak && length == 1 && speech.Tokens[token].Text is [.., not 's', 's'];
             var weak = (hit.Weak && !several) || RoleReader.IsVerb(speech, token, length);
-            var move = OneLimb(speech, lexicon, Here(lexicon, hit.Move, position.At(token), hit.Weak), token, length);
+            var move = OneLimb(speech, lexicon, Here(lexicon, hit.Move, position.At(token), hit.Weak, speech.Stems.Skip(token).Take(length)), token, length);
             var general = lexicon.NameStems(move).Length == 1 || (hit.Words == 1 && speech.Tokens[token + length - 1].Stem == lexicon.NameStems(move)[^1]) || !move.Parts.IsEmpty;
             if (quiet && Stepped(speech, lexicon, move, token, length) is { } low)
             {
                 move = low;
             }
 
-            var fuller = PartOf(lexicon, mentions, hit, token, speech, at) ?? (general ? EarlierOf(lexicon, mentions, names, move, weak || several, at) : null);
+            var fuller = PartOf(lexicon, mentions, hit, token, speech, at) ?? (general ? EarlierOf(lexicon, mentions, names, move, weak || several, at, AtHand(speech, move)) : null);
             var verb = !hit.Weak && weak;
             var weight = verb ? VerbWeight : fuller is not null && weak ? ShortFormWeight : weak ? role == Role.Announced ? WeakAnnounced : WeakWeight : hit.Words > 1 ? 1 : several ? ShortFormWeight : 0.85;
             var heard = misheard.Contains(token) ? MisheardWeight : 1;
-            var fits = role == Role.Doing && OutOfPlace(fuller ?? move, position.At(token)) ? OutOfPlaceWeight : 1;
+            var place = position.At(token);
+            var fits = role == Role.Doing && OutOfPlace(fuller ?? move, place) ? OutOfPlaceWeight
+                : weak && fuller is null && place is "standing" && !move.Positions.IsEmpty && move.Positions.All(p => Vocabulary.IsFloor(p) || p == "seated") ? LyingWhileStanding : 1;
             mentions.Add(new Mention(fuller ?? move, token, length, at, at, role, weak && fuller is null, Base(role) * weight * heard * fits));
             names.Add(lexicon.NameStems(mentions[^1].Move));
             if (role is Role.Doing or Role.Announced && !weak)
@@ -102,6 +107,7 @@ public static class MentionFinder
         }
 
         TakeBack(speech, mentions);
+        OneArm(lexicon, marks, mentions);
         NameForward(mentions);
         DropLoneEverydayWords(mentions);
         ThinParts(speech, mentions);
@@ -149,17 +155,25 @@ public static class MentionFinder
 
     /// <summary>Words that stand for a longer name said before: "into the presses" after a shoulder press.</summary>
     private static readonly HashSet<string> ShortStems =
-        [.. new[] { "press", "raise", "extension", "fly", "pull", "kick", "hold", "twist", "circle", "lift", "drive", "tap", "dip", "thrust", "jack", "punch", "drop", "reach", "opener", "pulse", "thruster", "clean", "snatch", "rotation" }.Select(WordStem.Of)];
+        [.. new[] { "press", "raise", "extension", "fly", "pull", "kick", "hold", "twist", "circle", "lift", "drive", "tap", "dip", "thrust", "jack", "punch", "drop", "reach", "opener", "pulse", "chop", "bicycle", "swing", "thruster", "clean", "snatch", "rotation" }.Select(WordStem.Of)];
 
     /// <summary>What may stand before a short name; any other word would make it another move's ("arm raises").</summary>
     private static readonly HashSet<string> BeforeShort =
         ["the", "your", "our", "those", "these", "that", "same", "of", "more", "into", "to", "and", "on", "with", "for", "last", "first", "both", "some", "again", "now", "then", "okay", "next", "go"];
+
+    /// <summary>Parts of the body begin many names and are said all the time.</summary>
+    private static readonly HashSet<string> BodyWords =
+        [.. new[] { "arm", "leg", "knee", "heel", "toe", "hip", "shoulder", "hand", "foot", "elbow", "head", "neck", "back", "chest", "side", "front", "calf", "ankle", "wrist", "glute", "hamstring", "quad", "triceps", "biceps", "step", "squat", "lunge", "jump", "push", "pull", "press", "up", "big", "high", "low", "stand", "seated", "single", "double", "body", "round", "work", "set", "one", "little", "small" }.Select(WordStem.Of)];
+
+    private static bool NamesBoth(MoveLexicon lexicon, Move move, string one, string two) =>
+        move.Aliases.Any(a => a.Split(' ', '-').Select(WordStem.Of).ToList() is [var x, var y, _, ..] && x == one && y == two) || (lexicon.NameStems(move) is [var p, var q, _, ..] && p == one && q == two);
 
     /// <summary>Adds lone short words for the move that was last named in full with that word at its end.</summary>
     private static void ShortNames(Speech speech, MoveLexicon lexicon, List<(AliasHit Hit, int Token, int Length)> raw)
     {
         const double sameClass = 1500;
         var last = new Dictionary<string, (Move Move, double At)>();
+        var first = new Dictionary<string, (Move Move, double At)>();
         var added = new List<(AliasHit, int, int)>();
         var next = 0;
         for (var t = 0; t < speech.Tokens.Count; t++)
@@ -167,9 +181,14 @@ public static class MentionFinder
             if (next < raw.Count && raw[next].Token == t)
             {
                 var (hit, _, length) = raw[next++];
+                var word0 = speech.Tokens[t].Stem;
                 if (!hit.Weak && hit.Words > 1)
                 {
                     last[lexicon.NameStems(hit.Move)[^1]] = (hit.Move, speech.At(t));
+                    if (!BodyWords.Contains(word0))
+                    {
+                        first[word0] = (hit.Move, speech.At(t));
+                    }
                 }
 
                 t += length - 1;
@@ -177,6 +196,15 @@ public static class MentionFinder
             }
 
             var word = speech.Tokens[t];
+            // "Goblets", "cross body": the first word of a name said before, where it can be nothing else.
+            if (first.TryGetValue(word.Stem, out var begun) && speech.At(t) - begun.At < sameClass && t > 0
+                && ((word.Text is [.., not 's', 's'] && (speech.Tokens[t - 1].Cue != word.Cue || BeforeShort.Contains(speech.Tokens[t - 1].Text) || speech.Tokens[t - 1].Pauses))
+                    || (speech.Tokens[t - 1].Cue != word.Cue && t + 1 < speech.Tokens.Count && NamesBoth(lexicon, begun.Move, word.Stem, speech.Tokens[t + 1].Stem))))
+            {
+                added.Add((new AliasHit(begun.Move, true, 1), t, 1));
+                continue;
+            }
+
             if (ShortStems.Contains(word.Stem) && last.TryGetValue(word.Stem, out var named) && speech.At(t) - named.At < sameClass
                 && t > 0 && (speech.Tokens[t - 1].Pauses || speech.Tokens[t - 1].Number is not null || BeforeShort.Contains(speech.Tokens[t - 1].Text))
                 && (word.Text is [.., not 's', 's'] or [.., 'e', 's'] || speech.Tokens[t - 1].Text is "that" or "those" or "these" or "same"))
@@ -212,10 +240,34 @@ public static class MentionFinder
     private static Move? PartOf(MoveLexicon lexicon, List<Mention> mentions, AliasHit hit, int token, Speech speech, double at)
     {
         const double underWay = 60;
-        return hit is { Weak: true, Words: 1 }
+        return hit is { Weak: true, Words: 1 } && !AtHand(speech, hit.Move)
             && LastNamed(mentions, at, underWay) is { } running && running.Move.Id != hit.Move.Id
             && lexicon.NameStems(running.Move) is [_, _, ..] stems && stems.Contains(speech.Tokens[token].Stem)
             ? running.Move : null;
+    }
+
+    /// <summary>"Rows, right arm first ... swap arms": the one-armed form, in every round of it.</summary>
+    private static void OneArm(MoveLexicon lexicon, IReadOnlyList<Mark> marks, List<Mention> mentions)
+    {
+        const double soon = 25;
+        var changed = new Dictionary<string, Move>();
+        foreach (var m in mentions.Where(m => m.Role is Role.Doing or Role.Announced && m.Move.Sides == MoveSides.Both && !m.Weak))
+        {
+            if (lexicon.Find("single-arm-" + m.Move.Id[(m.Move.Id.LastIndexOf('-') + 1)..]) is { } one && one.Easier == m.Move.Id
+                && Clocked.Between(marks, m.At - 1, m.At + soon).Any(k => k.Kind is MarkKind.Left or MarkKind.Right)
+                && Clocked.Between(marks, m.At + 3, m.At + 45).Any(k => k.Kind == MarkKind.SwitchSide))
+            {
+                changed[m.Move.Id] = one;
+            }
+        }
+
+        for (var i = 0; i < mentions.Count; i++)
+        {
+            if (changed.TryGetValue(mentions[i].Move.Id, out var one))
+            {
+                mentions[i] = mentions[i] with { Move = one };
+            }
+        }
     }
 
     /// <summary>"Sorry, I said fast feet, it's step jacks": what is taken back was not meant when it was first said, either.</summary>
@@ -243,13 +295,20 @@ public static class MentionFinder
     /// <summary>What is stretched when only the muscle is named, standing and lying.</summary>
     private static readonly Dictionary<string, (string Standing, string Lying)> StretchOf = new()
     {
-        ["quad"] = ("quad-stretch", "side-lying-quad-stretch"),
-        ["quadricep"] = ("quad-stretch", "side-lying-quad-stretch"),
-        ["hamstring"] = ("hamstring-stretch", "supine-hamstring-stretch"),
-        ["calf"] = ("calf-stretch", "calf-stretch"),
-        ["calve"] = ("calf-stretch", "calf-stretch"),
-        ["tricep"] = ("triceps-stretch", "triceps-stretch"),
+        [WordStem.Of("quads")] = ("quad-stretch", "side-lying-quad-stretch"),
+        [WordStem.Of("quadriceps")] = ("quad-stretch", "side-lying-quad-stretch"),
+        [WordStem.Of("hamstring")] = ("hamstring-stretch", "supine-hamstring-stretch"),
+        [WordStem.Of("hamstrings")] = ("hamstring-stretch", "supine-hamstring-stretch"),
+        [WordStem.Of("calf")] = ("calf-stretch", "calf-stretch"),
+        [WordStem.Of("calves")] = ("calf-stretch", "calf-stretch"),
+        [WordStem.Of("triceps")] = ("triceps-stretch", "triceps-stretch"),
     };
+
+    /// <summary>What stands before a muscle that is stretched: "that's your hamstring", "for the quads".</summary>
+    private static readonly HashSet<string> MuscleAfter = ["your", "the", "those", "that", "into", "is", "that's", "hello", "for", "our", "of", "thigh", "them"];
+
+    private static bool StretchClass(Speech speech) =>
+        speech.Text[..Math.Min(speech.Text.Length, 500)].Contains("stretch", StringComparison.Ordinal) && !speech.Text[..Math.Min(speech.Text.Length, 500)].Contains("workout", StringComparison.Ordinal);
 
     /// <summary>After "let's cool down" a muscle alone ("into the hamstrings") names its stretch, where no stretch is named around it.</summary>
     private static void MuscleStretches(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, List<Mention> mentions, PositionTrack position)
@@ -258,16 +317,23 @@ public static class MentionFinder
         const double weight = 0.6;
         const double lateFrom = 0.6;
         var cool = marks.FirstOrDefault(m => m.Kind == MarkKind.CoolDown && m.At > lateFrom * speech.End.Value).At;
+
+        // A class of stretches is all cool-down in this.
+        if (StretchClass(speech))
+        {
+            cool = 1;
+        }
+
         if (cool <= 0)
         {
             return;
         }
 
         var added = new List<Mention>();
-        for (var t = 0; t < speech.Tokens.Count; t++)
+        for (var t = 1; t < speech.Tokens.Count; t++)
         {
             var at = speech.At(t);
-            if (at < cool || !StretchOf.TryGetValue(speech.Tokens[t].Stem, out var stretch)
+            if (at < cool || !(MuscleAfter.Contains(speech.Tokens[t - 1].Text) || speech.Tokens[t - 1].Pauses || speech.Tokens[t].Stops) || !StretchOf.TryGetValue(speech.Tokens[t].Stem, out var stretch)
                 || Clocked.Between(mentions, at - around, at + around).Any(m => m.Move.IsStretch && m.Weight >= 0.5 && (!m.Weak || m.Move.Id == stretch.Standing || m.Move.Id == stretch.Lying))
                 || added.Exists(m => at - m.At < around))
             {
@@ -284,6 +350,8 @@ public static class MentionFinder
         mentions.AddRange(added);
         mentions.Sort((a, b) => a.At.CompareTo(b.At));
     }
+
+    private static bool AtHand(Speech speech, Move move) => !move.Kit.IsEmpty && move.Kit.All(k => speech.Text.Contains(k, StringComparison.Ordinal));
 
     private static bool OutOfPlace(Move move, string position) =>
         position is "supine" or "prone" or "side-lying" or "all-fours" && move.Kit.IsEmpty && !move.IsStretch && move.Pattern != "breathing" && move.Positions.All(p => p == "standing");
@@ -303,7 +371,7 @@ public static class MentionFinder
     }
 
     /// <summary>The move a name means where the body is: a leg raise standing, on the side, seated.</summary>
-    private static Move Here(MoveLexicon lexicon, Move named, string position, bool weak)
+    private static Move Here(MoveLexicon lexicon, Move named, string position, bool weak, IEnumerable<string> said)
     {
         if (named.Elsewhere.IsEmpty || position.Length == 0 || named.Positions.Contains(position))
         {
@@ -311,7 +379,11 @@ public static class MentionFinder
         }
 
         // A name that the other move never goes by stays what it is: a bird dog is none lying down, though "opposite arm and leg" may be.
-        var other = named.Elsewhere.FirstOrDefault(id => lexicon[id].Positions.Contains(position) && (weak || GoesBy(lexicon[id], lexicon.NameStems(named)[^1])));
+        // Of several there, the one that goes by more of the words said.
+        var other = named.Elsewhere
+            .Where(id => lexicon[id].Positions.Contains(position) && (weak || GoesBy(lexicon[id], lexicon.NameStems(named)[^1])))
+            .OrderByDescending(id => said.Count(stem => GoesBy(lexicon[id], stem)))
+            .FirstOrDefault();
         return other is null ? named : lexicon[other];
     }
 
@@ -328,7 +400,7 @@ public static class MentionFinder
         for (var i = 0; i < raw.Count;)
         {
             var last = i;
-            while (last + 1 < raw.Count && Joined(raw[last], raw[last + 1]))
+            while (last + 1 < raw.Count && Joined(raw[last], raw[last + 1]) && !SaidBefore(i, last + 1))
             {
                 last++;
             }
@@ -343,6 +415,10 @@ public static class MentionFinder
         }
 
         return listed;
+
+        // "A reverse lunge with a shoulder press. Lunges, go": the general name after the fuller one begins, the list is over.
+        bool SaidBefore(int from, int next) => raw.Skip(from).Take(next - from).Any(r =>
+            r.Hit.Move.Id == raw[next].Hit.Move.Id || r.Hit.Move.NamesMoreThan(raw[next].Hit.Move));
 
         bool Joined((AliasHit Hit, int Token, int Length) a, (AliasHit Hit, int Token, int Length) b)
         {
@@ -486,7 +562,7 @@ public static class MentionFinder
     /// A general name after a fuller one means that one: "rows" after renegade rows, "squats" in the second round of goblet squats;
     /// not where the general move itself was done since.
     /// </summary>
-    private static Move? EarlierOf(MoveLexicon lexicon, List<Mention> mentions, List<ImmutableArray<string>> names, Move general, bool weak, double at)
+    private static Move? EarlierOf(MoveLexicon lexicon, List<Mention> mentions, List<ImmutableArray<string>> names, Move general, bool weak, double at, bool kitAtHand)
     {
         const double stillThatMove = 75;
         var word = lexicon.NameStems(general)[^1];
@@ -502,6 +578,12 @@ public static class MentionFinder
             if (m.Move.Id == general.Id)
             {
                 return weak ? general : null;
+            }
+
+            // "Swings" with a kettlebell at hand are not the arm swings of the warm-up.
+            if (weak && m.Move.IsGentle && !general.Kit.IsEmpty && kitAtHand)
+            {
+                continue;
             }
 
             // "Step back into your lunge" while lunge and curl are done as one.
@@ -609,11 +691,18 @@ public static class MentionFinder
         const double reach = 90;
         const double justNamed = 8;
         const double runReach = 600;
+        const double oneTurn = 11;
         var added = new List<Mention>();
         foreach (var mark in marks.Where(m => m.Kind == MarkKind.SwitchSide).Concat(SideTurns.Find(marks)))
         {
             var last = LastNamed(mentions, mark.At, reach);
             if (last is null || (mark.Kind != MarkKind.SwitchSide && mark.At - last.At < justNamed))
+            {
+                continue;
+            }
+
+            // "Change legs, left foot goes back" is one turn.
+            if (mark.Kind != MarkKind.SwitchSide && Clocked.Between(marks, mark.At - oneTurn, mark.At).Any(m => m.Kind == MarkKind.SwitchSide))
             {
                 continue;
             }

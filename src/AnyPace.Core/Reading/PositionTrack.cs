@@ -21,6 +21,7 @@ internal sealed partial class PositionTrack
         ("side-lying", SideLying()),
         ("all-fours", AllFours()),
         ("plank", Plank()),
+        ("kneeling", Kneeling()),
         ("seated", Seated()),
         ("standing", Standing()),
     ];
@@ -89,6 +90,9 @@ internal sealed partial class PositionTrack
 
     [GeneratedRegex(@"\b((lie|lying|lay|laying|roll|rolling|come|down|flip|turn)( \w+){0,3} (on|onto|to) (your|the|our)( left| right| other| opposite| 1)? sides?\b|side lying|onto your( left| right)? side\b|on your (left|right) side\b)", Options)]
     private static partial Regex SideLying();
+
+    [GeneratedRegex(@"\b((down|come|drop|up)( \w+){0,2} (on ?to|to|on) (your |both |the |1 )?(knees\b|kneeling)|half kneeling|tall kneeling|kneel(ing)? (down|up|tall|on)|knee (down )?(on|to) the (ground|floor|mat))", Options)]
+    private static partial Regex Kneeling();
 
     [GeneratedRegex(@"\b(all fours|hands and knees|quadruped|table ?top position|(into|in) (a )?table ?top on|hands under( your| the)? shoulders?,? (and )?knees under)", Options)]
     private static partial Regex AllFours();

@@ -81,7 +81,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(would|d|i'd|you'd|if you) like\b", Options)]
     private static partial Regex WouldLike();
 
-    [GeneratedRegex(@"(\bif (you|you'd) (want|need|like|can|can't|prefer|have|would|feel|fancy)\b( [\w']+){0,6}|\bif (you(?!'ve got (a|your)|'re ready)|that|this|it|jump|your|the|\w+ing)\b( [\w']+){0,4}|\boptions?\b( [\w']+){0,5}|\b(modif\w+|alternative(ly)?|feel free|easier|harder|beginners?|advanced|too (much|hard|easy|intense)|progress(ion)?|low impact|challenge (yourself|it))\b( [\w']+){0,5}|\byou (can|could|might|may) (also|always|just|do|take|make|stay|come|drop|go|add|swap|turn|replace|choose|step|try)?\b( [\w']+){0,4}|\bor( (a|an|the|just|you|can|to|do|into|even|do|take|simply|maybe|hold|stay|go|come))*)$", Options)]
+    [GeneratedRegex(@"(\bif (you|you'd) (want|need|like|can|can't|prefer|have|would|feel|fancy)\b( [\w']+){0,6}|\bif (you(?!'ve got (a|your)|'re ready)|that|this|it|jump|your|the|\w+ing)\b( [\w']+){0,4}|\boptions?\b( [\w']+){0,5}|\b(modif\w+|alternative(ly)?|feel free|easier|harder|beginners?|advanced|too (much|hard|easy|intense)|progress(ion)?|low impact (option|version|way|variation|alternative)|challenge (yourself|it))\b( [\w']+){0,5}|\byou (can|could|might|may) (also|always|just|do|take|make|stay|come|drop|go|add|swap|turn|replace|choose|step|try)?\b( [\w']+){0,4}|\bor( (a|an|the|just|you|can|to|do|into|even|do|take|simply|maybe|hold|stay|go|come))*)$", Options)]
     private static partial Regex Alternative();
 
     [GeneratedRegex(@"^((?!knees?\b|hands?\b)[\w']+ ){0,2}(instead|if (you|that|it|this)|is (also )?(fine|an option|a great option|okay|ok|perfect|good too)|(as )?(an )?option|works too|for (a )?beginners|as well if)\b", Options)]
