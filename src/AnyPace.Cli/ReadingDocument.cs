@@ -55,7 +55,7 @@ internal static class ReadingDocument
                 firstNeeded = k.FirstNeeded?.Value,
                 evidence = Said(k.Evidence),
             }),
-            impact = new { eased = measures.Eased.Impact.Highest.Key(), asLed = measures.AsLed.Impact.Highest.Key(), pushed = measures.Pushed.Impact.Highest.Key() },
+            impact = new { eased = measures.Eased.Impact.Class.Key(), asLed = measures.AsLed.Impact.Class.Key(), pushed = measures.Pushed.Impact.Class.Key() },
             muscles = measures.AsLed.Muscles.Select(m => new { muscle = m.Muscle, share = Math.Round(m.Share, 4) }),
             difficulty = new
             {

@@ -1,12 +1,59 @@
+using System.Collections.Immutable;
 using AnyPace.Core.Lexicon;
 using AnyPace.Core.Measures;
 using AnyPace.Core.Sessions;
 
 namespace AnyPace.Core.Checks;
 
+/// <summary>A rule of the checks.</summary>
+/// <param name="Asks">What it asks of a class, for those who read the list.</param>
+public sealed record Rule(string Id, Severity Severity, string Asks);
+
 /// <summary>Holds a timeline against itself and against what the coach said. Each rule is small and says what to do.</summary>
-public static class Check
+public static partial class Check
 {
+    /// <summary>All rules, in the order in which a class is read.</summary>
+    public static readonly ImmutableArray<Rule> Rules =
+    [
+        new("stated-length", Severity.Warning, "Is the promised length the measured one?"),
+        new("lengths-disagree", Severity.Warning, "Is one length promised, not two?"),
+        new("stated-impact", Severity.Problem, "Does a class said to be low impact keep a foot on the floor?"),
+        new("stated-level", Severity.Warning, "Is the level said the level measured?"),
+        new("no-equipment-said", Severity.Problem, "Does \"no equipment\" hold to the end?"),
+        new("intervals-off", Severity.Warning, "Are the intervals as long as said?"),
+        new("bout-missing", Severity.Warning, "Is there a bout at every beat of the said intervals?"),
+        new("bout-extra", Severity.Info, "Is every bout one of the said intervals?"),
+        new("no-dose", Severity.Warning, "Does a demonstration say how much to do?"),
+        new("announced-not-done", Severity.Warning, "Is every announced move done?"),
+        new("move-missing-in-a-round", Severity.Warning, "Is every move done in every round?"),
+        new("move-left-out", Severity.Info, "Does the coach say that a move was left out?"),
+        new("wrong-move-announced", Severity.Info, "Was a move announced by mistake?"),
+        new("two-names", Severity.Info, "Does each move go by one name?"),
+        new("uneven-sides", Severity.Warning, "Do both sides get the same?"),
+        new("lost-count", Severity.Info, "Was the count lost?"),
+        new("count-jumps", Severity.Info, "Is the count whole?"),
+        new("overlapping-bouts", Severity.Problem, "Is one move done at a time?"),
+        new("very-long-bout", Severity.Info, "Is a bout so long that it may be several moves?"),
+        new("jumps-before-warm-up", Severity.Problem, "Is there a warm-up before the first jump?"),
+        new("no-warm-up", Severity.Info, "Is there a warm-up?"),
+        new("short-warm-up", Severity.Info, "Is the warm-up long enough for what follows?"),
+        new("no-cool-down", Severity.Info, "Is there a cool-down?"),
+        new("short-cool-down", Severity.Info, "Is the cool-down at least two minutes?"),
+        new("kit-said-late", Severity.Warning, "Is all kit named before it is needed?"),
+        new("load-not-said", Severity.Info, "Is a load said for weights that are needed?"),
+        new("floor-without-mat", Severity.Info, "Is a mat named where there is floor work?"),
+        new("high-impact-without-a-way-out", Severity.Warning, "Is a lower way given for every jump?"),
+        new("strain-without-caution", Severity.Info, "Is there a caution where a joint works long?"),
+        new("promise", Severity.Problem, "Is nothing promised about weight, calories or cures?"),
+        new("body-talk", Severity.Problem, "Are bodies left alone?"),
+        new("outside-mention", Severity.Info, "Is the class free of brands, handles and adverts?"),
+        new("off-topic-stretch", Severity.Info, "Does the talk stay with the class?"),
+        new("long-silence", Severity.Info, "Can the class be followed by ear throughout?"),
+        new("noise-after-the-end", Severity.Info, "Do the captions end with the class?"),
+        new("captions-end-early", Severity.Warning, "Does the class end before the captions do?"),
+        new("part-of-series", Severity.Info, "Is the class whole?"),
+    ];
+
     /// <summary>All findings, in the order of the recording; those about the whole come first.</summary>
     public static IReadOnlyList<Finding> All(Timeline timeline, MoveLexicon lexicon, SessionMeasures measures)
     {
@@ -25,6 +72,17 @@ public static class Check
                 .Concat(Outside(timeline))
                 .Concat(HighWithoutWay(timeline, lexicon))
                 .Concat(Series(timeline))
+                .Concat(Said(timeline, sheet))
+                .Concat(Intervals(timeline))
+                .Concat(Announced(timeline, lexicon))
+                .Concat(Slips(timeline, lexicon))
+                .Concat(Names(timeline, lexicon))
+                .Concat(Clock(timeline, lexicon))
+                .Concat(Completeness(timeline, sheet))
+                .Concat(Loads(timeline))
+                .Concat(Strains(timeline, sheet))
+                .Concat(Talk(timeline))
+                .Concat(Captions(timeline))
                 .OrderBy(f => f.At?.Value ?? -1),
         ];
     }
@@ -61,7 +119,9 @@ public static class Check
             var left = group.Where(b => b.Side == Side.Left).Sum(b => b.Span.Length.Value);
             var right = group.Where(b => b.Side == Side.Right).Sum(b => b.Span.Length.Value);
             var longer = Math.Max(left, right);
-            if (longer - Math.Min(left, right) > Math.Max(5, longer * Constants.SideTolerance))
+            // Nobody holds a stretch by the stopwatch.
+            var least = lexicon[group.Key].IsStretch ? 15 : 5;
+            if (longer - Math.Min(left, right) > Math.Max(least, longer * Constants.SideTolerance))
             {
                 var shorter = left < right ? "Left" : "Right";
                 yield return new("uneven-sides", Severity.Warning, group.Last().Span.Start,
@@ -130,7 +190,10 @@ public static class Check
             yield break;
         }
 
-        var usual = work.Values.Select(l => l.Count).GroupBy(c => c).OrderByDescending(g => g.Count()).First().Key;
+        // Both sides of a one-sided move are one time.
+        static int Count(List<Bout> bouts) => bouts.Count(b => b.Side == Side.Both) + Math.Max(bouts.Count(b => b.Side == Side.Left), bouts.Count(b => b.Side == Side.Right));
+
+        var usual = work.Values.Select(Count).GroupBy(c => c).OrderByDescending(g => g.Count()).First().Key;
         if (usual < 2)
         {
             yield break;
@@ -138,10 +201,10 @@ public static class Check
 
         foreach (var (move, bouts) in work)
         {
-            if (bouts.Count < usual)
+            if (Count(bouts) < usual && !lexicon[move].IsGentle)
             {
                 yield return new("move-missing-in-a-round", Severity.Warning, bouts[0].Span.Start,
-                    $"{lexicon[move].Name} is done {Times(bouts.Count)}, the other moves {Times(usual)}.", "Check whether it was skipped or renamed in a round.");
+                    $"{lexicon[move].Name} is done {Times(Count(bouts))}, the other moves {Times(usual)}.", "Check whether it was skipped or renamed in a round.");
             }
         }
     }

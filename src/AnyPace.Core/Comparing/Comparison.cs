@@ -38,7 +38,7 @@ public sealed record Comparison(Pace Pace, ImmutableArray<CatalogueEntry> Sessio
         ImmutableArray<ComparisonRow> rows =
         [
             Row("time needed", i => Range(sheets[i].Time.Needed, sheets[i].Time.NeededHigh)),
-            Row("impact", i => sheets[i].Impact.Jumps > Seconds.Zero ? $"{sheets[i].Impact.Highest.Word()}, {sheets[i].Impact.Jumps} off the floor" : sheets[i].Impact.Highest.Word()),
+            Row("impact", i => sheets[i].Impact.Jumps > Seconds.Zero ? $"{sheets[i].Impact.Class.Word()}, {sheets[i].Impact.Jumps} off the floor" : sheets[i].Impact.Class.Word()),
             Row("level, 1 to 5", i => $"{sheets[i].Difficulty.Level}"),
             Row("kit", i => sessions[i].RequiredKit.IsEmpty ? "nothing" : string.Join(", ", sessions[i].RequiredKit)),
             Row("works most", i => string.Join(", ", sheets[i].Focus.Take(3))),
@@ -81,12 +81,12 @@ public sealed record Comparison(Pace Pace, ImmutableArray<CatalogueEntry> Sessio
         var shortest = Enumerable.Range(0, sheets.Count).MinBy(i => sheets[i].Time.Needed.Value);
         var hardest = Enumerable.Range(0, sheets.Count).MaxBy(i => sheets[i].Difficulty.Score);
         var easiest = Enumerable.Range(0, sheets.Count).MinBy(i => sheets[i].Difficulty.Score);
-        var most = sheets.Max(s => s.Impact.Highest);
-        var least = sheets.Min(s => s.Impact.Highest);
+        var most = sheets.Max(s => s.Impact.Class);
+        var least = sheets.Min(s => s.Impact.Class);
         var levels = sheets[hardest].Difficulty.Level - sheets[easiest].Difficulty.Level;
         if (most > least && most >= Impact.Moderate)
         {
-            var who = Enumerable.Range(0, sheets.Count).First(i => sheets[i].Impact.Highest == most);
+            var who = Enumerable.Range(0, sheets.Count).First(i => sheets[i].Impact.Class == most);
             subject = who;
             parts.Add($"{sessions[who].Title} {(most == Impact.High ? "jumps" : "hops")}{(levels > 0 && who == hardest ? $" and is {Levels(levels)} harder" : "")}");
         }

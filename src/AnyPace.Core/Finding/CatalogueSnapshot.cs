@@ -71,7 +71,7 @@ public sealed class CatalogueSnapshot(IEnumerable<CatalogueEntry> entries, MoveL
         var minutes = sheet.Time.Needed.Minutes;
         return (query.MinMinutes is null || minutes >= query.MinMinutes)
             && (query.MaxMinutes is null || minutes <= query.MaxMinutes)
-            && (query.Impact.IsEmpty || query.Impact.Contains(sheet.Impact.Highest))
+            && (query.Impact.IsEmpty || query.Impact.Contains(sheet.Impact.Class))
             && (query.Level.IsEmpty || query.Level.Contains(sheet.Difficulty.Level))
             && (query.Focus.IsEmpty || query.Focus.Any(sheet.Focus.Contains))
             && (query.Kit.IsEmpty || !entry.Lacking(query.Kit).Any())

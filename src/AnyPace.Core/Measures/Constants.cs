@@ -52,6 +52,16 @@ public static class Constants
     /// <summary>Left and right may differ by this share before it is a finding.</summary>
     public const double SideTolerance = 0.10;
 
-    /// <summary>A complete session warms up at least this long.</summary>
+    /// <summary>A complete session warms up at least this long; longer where effort is vigorous or impact high (measures sheet).</summary>
     public static readonly Seconds WarmUpLeast = Seconds.FromMinutes(3);
+    public static readonly Seconds WarmUpVigorous = Seconds.FromMinutes(5);
+
+    /// <summary>Effort of a session is vigorous from this long at 6 MET or more (house value).</summary>
+    public static readonly Seconds VigorousCounts = Seconds.FromMinutes(5);
+
+    /// <summary>A complete session cools down at least this long (measures sheet).</summary>
+    public static readonly Seconds CoolDownLeast = Seconds.FromMinutes(2);
+
+    /// <summary>Exact by definition: the international avoirdupois pound (1959).</summary>
+    public const double KilogramsPerPound = 0.45359237;
 }

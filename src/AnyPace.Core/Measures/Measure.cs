@@ -7,19 +7,31 @@ namespace AnyPace.Core.Measures;
 /// <summary>Timeline at a pace to figures. Pure: the same timeline always gives the same sheet.</summary>
 public static class Measure
 {
-    public static SessionMeasures All(Timeline timeline, MoveLexicon lexicon) => new(
-        Sheet(timeline, lexicon, Pace.Eased), Sheet(timeline, lexicon, Pace.AsLed), Sheet(timeline, lexicon, Pace.Pushed));
-
-    public static MeasureSheet Sheet(Timeline timeline, MoveLexicon lexicon, Pace pace)
+    public static SessionMeasures All(Timeline timeline, MoveLexicon lexicon, MeasureSettings? settings = null)
     {
-        var bouts = PaceLayer.Lay(timeline, lexicon, pace);
+        var led = Sheet(timeline, lexicon, Pace.AsLed, settings);
+        return new SessionMeasures(
+            Sheet(timeline, lexicon, Pace.Eased, settings, led), led, Sheet(timeline, lexicon, Pace.Pushed, settings, led), Coaching.Of(timeline), settings ?? MeasureSettings.Usual);
+    }
+
+    /// <param name="led">The sheet as led, where known: no part of the difficulty is counted higher at Ease, or lower at Push, than as led.</param>
+    public static MeasureSheet Sheet(Timeline timeline, MoveLexicon lexicon, Pace pace, MeasureSettings? settings = null, MeasureSheet? led = null)
+    {
+        settings ??= MeasureSettings.Usual;
+        if (pace != Pace.AsLed)
+        {
+            led ??= Sheet(timeline, lexicon, Pace.AsLed, settings);
+        }
+
+        var bouts = PaceLayer.Lay(timeline, lexicon, pace, settings.Neighbours);
         var time = Time(timeline, bouts);
-        var impact = Impact(timeline, bouts);
+        var impact = Impact(timeline, bouts, settings.Impact);
         var muscles = Muscles(bouts);
         var effort = Effort(timeline, bouts);
         var main = bouts.Where(b => b.Phase == PhaseKind.Work).ToList();
         var energy = bouts.Sum(b => b.Move.Met.Energy(Constants.ReferenceMass, b.Bout.Span.Length).Value)
             + Met.Standing.Energy(Constants.ReferenceMass, Seconds.Max(Seconds.Zero, time.Class - Total(bouts))).Value;
+        var vigorous = LengthIn(effort, Intensity.Vigorous);
         return new MeasureSheet(
             pace,
             time,
@@ -30,11 +42,14 @@ public static class Measure
             effort,
             LengthIn(effort, Intensity.Light),
             LengthIn(effort, Intensity.Moderate),
-            LengthIn(effort, Intensity.Vigorous),
-            Difficulties.Score(effort, time, impact, main),
+            vigorous,
+            Difficulties.Score(timeline, effort, time, impact, main, settings, led?.Difficulty, pace),
             [.. bouts.SelectMany(b => b.Move.Positions).Distinct().OrderBy(p => Vocabulary.Positions.IndexOf(p))],
             Strains(timeline, bouts),
-            new EnergyRange(Constants.ReferenceMass, new(energy * (1 - Constants.EnergySpread)), new(energy * (1 + Constants.EnergySpread))));
+            new EnergyRange(Constants.ReferenceMass, new(energy * (1 - Constants.EnergySpread)), new(energy * (1 + Constants.EnergySpread))),
+            Balance.Of(main),
+            Place.Of(timeline, bouts, impact),
+            CompletenessFigures.Of(time, impact, vigorous));
     }
 
     /// <summary>Muscle load of one bout for one muscle: seconds x role x effort factor; nothing for stretches, which lengthen.</summary>
@@ -126,7 +141,7 @@ public static class Measure
         return (low + warm, high + warm);
     }
 
-    private static ImpactFigures Impact(Timeline timeline, IReadOnlyList<PacedBout> bouts)
+    private static ImpactFigures Impact(Timeline timeline, IReadOnlyList<PacedBout> bouts, ImpactSchool school)
     {
         var perClass = new Seconds[4];
         foreach (var b in bouts)
@@ -157,7 +172,7 @@ public static class Measure
 
         var high = bouts.Where(b => b.Move.Impact == Lexicon.Impact.High).Select(b => b.Bout.MoveId).Distinct().ToList();
         bool? way = high.Count == 0 ? null : high.All(id => timeline.Options.Any(o => o.Direction == OptionDirection.Easier && o.MoveId == id));
-        return new ImpactFigures(highest, prevailing, perClass[2] + perClass[3], way, [.. perClass]);
+        return new ImpactFigures(school == ImpactSchool.Highest ? highest : prevailing, highest, prevailing, perClass[2] + perClass[3], way, [.. perClass]);
     }
 
     private static ImmutableArray<MuscleShare> Muscles(IReadOnlyList<PacedBout> bouts)

@@ -19,7 +19,8 @@ public sealed record TimeFigures(
 /// <param name="Prevailing">The class at or below which 90 % of the bout seconds lie.</param>
 /// <param name="Jumps">Seconds with both feet leaving the floor (moderate and high).</param>
 /// <param name="EveryJumpHasAWay">True where each high bout has a lower option in the recording; null without high bouts.</param>
-public sealed record ImpactFigures(Impact Highest, Impact Prevailing, Seconds Jumps, bool? EveryJumpHasAWay, ImmutableArray<Seconds> PerClass);
+/// <param name="Class">The one of the two that the studio's school decides by.</param>
+public sealed record ImpactFigures(Impact Class, Impact Highest, Impact Prevailing, Seconds Jumps, bool? EveryJumpHasAWay, ImmutableArray<Seconds> PerClass);
 
 /// <param name="Share">Of all muscle load in the session, 0..1.</param>
 /// <param name="Load">Effort-weighted seconds.</param>
@@ -32,7 +33,11 @@ public sealed record DifficultyPart(string Name, double Value, double Weight, st
 
 /// <param name="Level">1 beginner to 5 advanced.</param>
 /// <param name="Score">0..100.</param>
-public sealed record DifficultyFigures(int Level, double Score, ImmutableArray<DifficultyPart> Parts);
+/// <param name="Other">The score under the other school.</param>
+public sealed record DifficultyFigures(int Level, double Score, ImmutableArray<DifficultyPart> Parts, double Other)
+{
+    public int OtherLevel => Difficulties.LevelOf(Other);
+}
 
 /// <param name="First">When the strain first comes.</param>
 /// <param name="WaysOut">Options in the recording that may take it away.</param>
@@ -59,10 +64,13 @@ public sealed record MeasureSheet(
     DifficultyFigures Difficulty,
     ImmutableArray<string> Positions,
     ImmutableArray<StrainFigure> Strains,
-    EnergyRange Energy);
+    EnergyRange Energy,
+    BalanceFigures Balance,
+    PlaceFigures Place,
+    CompletenessFigures Completeness);
 
 /// <summary>A session measured at the three paces.</summary>
-public sealed record SessionMeasures(MeasureSheet Eased, MeasureSheet AsLed, MeasureSheet Pushed)
+public sealed record SessionMeasures(MeasureSheet Eased, MeasureSheet AsLed, MeasureSheet Pushed, CoachingFigures Coaching, MeasureSettings Settings)
 {
     public MeasureSheet At(Pace pace) => pace switch
     {

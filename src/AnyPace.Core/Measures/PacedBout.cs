@@ -22,7 +22,7 @@ public sealed record PacedBout(Bout Bout, Move Move, PhaseKind Phase, PaceSource
 public static class PaceLayer
 {
     /// <summary>Every bout with its move at the pace. An option never makes Ease harder, nor Push easier, than as led, whatever was said.</summary>
-    public static IReadOnlyList<PacedBout> Lay(Timeline timeline, MoveLexicon lexicon, Pace pace)
+    public static IReadOnlyList<PacedBout> Lay(Timeline timeline, MoveLexicon lexicon, Pace pace, Neighbours neighbours = Neighbours.WhenOffered)
     {
         var direction = pace == Pace.Eased ? OptionDirection.Easier : OptionDirection.Harder;
         var offered = timeline.Options
@@ -35,13 +35,13 @@ public static class PaceLayer
                 .Select(b =>
                 {
                     var led = lexicon[b.MoveId];
-                    var (move, source) = Choose(led, offered[b.MoveId], lexicon, pace);
+                    var (move, source) = Choose(led, offered[b.MoveId], lexicon, pace, neighbours);
                     return new PacedBout(b, move, timeline.PhaseOf(b), source);
                 }),
         ];
     }
 
-    private static (Move Move, PaceSource Source) Choose(Move led, IEnumerable<Option> options, MoveLexicon lexicon, Pace pace)
+    private static (Move Move, PaceSource Source) Choose(Move led, IEnumerable<Option> options, MoveLexicon lexicon, Pace pace, Neighbours neighbours)
     {
         var best = (Move: led, Source: PaceSource.AsLed);
         foreach (var option in options)
@@ -52,6 +52,13 @@ public static class PaceLayer
             {
                 best = (move, named is null ? PaceSource.Lexicon : PaceSource.Recording);
             }
+        }
+
+        // In the warm-up and cool-down there is nothing to ease.
+        if (best.Source == PaceSource.AsLed && neighbours == Neighbours.Always && !led.IsGentle
+            && lexicon.Find(pace == Pace.Eased ? led.Easier : pace == Pace.Pushed ? led.Harder : null) is { } near && Goes(near, led, pace))
+        {
+            best = (near, PaceSource.Lexicon);
         }
 
         return best;

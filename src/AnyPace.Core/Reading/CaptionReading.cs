@@ -41,6 +41,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
             FactReader.Outside(speech, mentions, marks))
         {
             Slips = SlipReader.Read(speech, mentions),
+            Voice = VoiceReader.Read(speech, marks, mentions),
         };
     }
 

@@ -106,7 +106,10 @@ internal static partial class FactReader
             level.Success ? level.Value : null,
             [.. FocusSaid().Matches(opening).Select(m => m.Value).Distinct().Take(5)],
             Range(week),
-            Range(weeks));
+            Range(weeks))
+        {
+            NoKit = NoKitSaid().Match(opening) is { Success: true } none ? Time(speech, speech.TokenAt(none.Index)) : null,
+        };
     }
 
     public static bool PartOfSeries(Speech speech) => Series().IsMatch(speech.Text);
@@ -250,6 +253,9 @@ internal static partial class FactReader
     /// <summary>A length said of the class in its opening, without a name for the class: "it's twenty five minutes".</summary>
     [GeneratedRegex(@"\b(it's|it is|it'll be|takes?( you)?|only|just|about|under|around|all in|in|got|have) (going to be |only |just |about |around |under |the next |a |roughly )*(?<n>\d{1,2}) minutes\b(?! (of (rest|work)|rest|left|to go|on|off|each|in|ago|later|break|per|every))", Plain)]
     private static partial Regex MinutesSaid();
+
+    [GeneratedRegex(@"\b(no (equipment|kit|gear|weights or equipment)\b|(equipment|kit) free|(don't|do not|won't|will not) (be )?need(ing)? (any )?(equipment|kit|gear|weights)|without (any )?(equipment|kit)|bodyweight only|just (you|your) (body|bodyweight)|all you need is (you|yourself|your body))\b", Plain)]
+    private static partial Regex NoKitSaid();
 
     [GeneratedRegex(@"\b(low impact|high impact|no jumping|no jumps|zero impact|apartment friendly|neighbou?r friendly)\b", Plain)]
     private static partial Regex ImpactSaid();

@@ -126,6 +126,6 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(no jump(s|ing)?\b(?! (jacks?|rope|option|version|if))|(it's|is|all|totally|completely|a|this) low impact\b(?! (option|version|way|variation))|(zero|without|no) (impact|jumps|jumping)|nothing (that )?jumps|neighbou?r friendly|apartment friendly|both feet (stay|on)|feet (stay|never leave))\b", Options)]
     private static partial Regex Quiet();
 
-    [GeneratedRegex(@"^([\w']+ )?(sorry|no wait|wait no|i mean|i meant|i lied|actually no)\b", Options)]
+    [GeneratedRegex(@"^([\w']+ )?(sorry(?! i said)|no wait|wait no|i mean|i meant|i lied|actually no)\b", Options)]
     private static partial Regex Correction();
 }

@@ -12,6 +12,7 @@ public sealed class Speech
     public Speech(IReadOnlyList<Cue> cues)
     {
         Cues = CaptionCleaner.Clean(cues);
+        CaptionsEnd = cues.Count == 0 ? Seconds.Zero : cues[^1].End ?? cues[^1].Start;
         Tokens = Tokenizer.Tokens(Cues);
         Stems = [.. Tokens.Select(t => t.Stem)];
         Texts = [.. Tokens.Select(t => t.Text)];
@@ -48,6 +49,9 @@ public sealed class Speech
 
     /// <summary>When the class is over: the end of the last cue that is not noise.</summary>
     public Seconds End { get; }
+
+    /// <summary>The end of the last caption, noise included.</summary>
+    public Seconds CaptionsEnd { get; }
 
     /// <summary>The token that covers a position of <see cref="Text"/>.</summary>
     public int TokenAt(int position)

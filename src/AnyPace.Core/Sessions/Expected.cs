@@ -26,16 +26,15 @@ public static class Expected
 
     /// <summary>
     /// Walks the bouts of a timed block in order. Each found bout sets the clock anew, so that one long break does not make all that follows late.
-    /// Empty for structures without a said work length, and for those measured from the bouts themselves.
+    /// Empty for structures without a said work and rest, and for those measured from the bouts themselves.
     /// </summary>
     public static ImmutableArray<ExpectedBout> Against(Structure structure, Timeline timeline)
     {
-        if (structure.Measured || structure.Work is not { } work || structure.Type is not (StructureType.Intervals or StructureType.Tabata))
+        if (structure.Measured || structure is not { Work: { } work, Rest: { } rest } || structure.Type is not (StructureType.Intervals or StructureType.Tabata))
         {
             return [];
         }
 
-        var rest = structure.Rest ?? Seconds.Zero;
         var beat = (work + rest).Value;
         var bouts = timeline.Bouts
             .Where(b => structure.Span.Contains(b.Span.Middle) && timeline.PhaseOf(b) == PhaseKind.Work)

@@ -126,6 +126,35 @@ public enum SlipKind
 /// <summary>A slip of the coach, with the move it concerns where one is named.</summary>
 public sealed record Slip(Seconds At, SlipKind Kind, string? MoveId, string Text);
 
+/// <summary>Something said aloud that a member who does not look can go by.</summary>
+/// <param name="MoveId">The move that is named; null for time called or an end said.</param>
+/// <param name="Ends">True where the end of a bout is said, false where time is called on the way.</param>
+public readonly record struct Heard(Seconds At, string? MoveId, bool Ends);
+
+/// <summary>What the words of a class come to, kept with the timeline so that it can be measured without the captions.</summary>
+/// <param name="Words">All words while the class goes on.</param>
+/// <param name="FormCues">Phrases that say how to do it.</param>
+public sealed record Voice(int Words, int FormCues, ImmutableArray<Heard> Heard)
+{
+    /// <summary>Moves announced in so many words, whether done or not.</summary>
+    public ImmutableArray<Heard> Announced { get; init; } = [];
+
+    /// <summary>The names moves go by in this class, where one goes by more than one.</summary>
+    public ImmutableArray<SpokenName> Names { get; init; } = [];
+
+    /// <summary>Stretches in which nobody speaks, each 45 s or longer.</summary>
+    public ImmutableArray<Span> Silences { get; init; } = [];
+
+    /// <summary>Captions after this moment are noise: the class is over. Null where there are none.</summary>
+    public Seconds? NoiseFrom { get; init; }
+
+    /// <summary>True where the coach says goodbye.</summary>
+    public bool SignedOff { get; init; }
+}
+
+/// <summary>A name a move was called by.</summary>
+public sealed record SpokenName(string MoveId, string Name, Seconds At);
+
 /// <summary>What the coach says about the class as a whole.</summary>
 public sealed record Stated(
     ImmutableArray<double> Minutes,
@@ -135,6 +164,9 @@ public sealed record Stated(
     CountRange? SessionsPerWeek,
     CountRange? Weeks)
 {
+    /// <summary>"No equipment needed" and when it is said; null where it is not.</summary>
+    public Seconds? NoKit { get; init; }
+
     public static readonly Stated Nothing = new([], null, null, [], null, null);
 }
 
@@ -155,6 +187,9 @@ public sealed record Timeline(
 {
     /// <summary>What went wrong aloud, in time order; empty in timelines saved before slips were read.</summary>
     public ImmutableArray<Slip> Slips { get; init; } = [];
+
+    /// <summary>What can be followed by ear; null in timelines made without captions, or saved before it was read.</summary>
+    public Voice? Voice { get; init; }
 
     public static readonly Timeline Empty = new(Seconds.Zero, ClassKind.FollowAlong, false, Stated.Nothing, [], [], [], [], [], [], [], []);
 
