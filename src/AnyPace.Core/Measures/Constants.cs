@@ -61,7 +61,4 @@ public static class Constants
 
     /// <summary>A complete session cools down at least this long (measures sheet).</summary>
     public static readonly Seconds CoolDownLeast = Seconds.FromMinutes(2);
-
-    /// <summary>Exact by definition: the international avoirdupois pound (1959).</summary>
-    public const double KilogramsPerPound = 0.45359237;
 }
