@@ -10,8 +10,8 @@ namespace AnyPace.Core.Finding;
 public sealed record CatalogueEntry(
     Guid Id, string Title, string Coach, DateTimeOffset PublishedAt, Timeline Timeline, SessionMeasures Measures)
 {
-    public static CatalogueEntry Of(Guid id, string title, string coach, DateTimeOffset publishedAt, Timeline timeline, MoveLexicon lexicon) =>
-        new(id, title, coach, publishedAt, timeline, Measure.All(timeline, lexicon));
+    public static CatalogueEntry Of(Guid id, string title, string coach, DateTimeOffset publishedAt, Timeline timeline, MoveLexicon lexicon, MeasureSettings? settings = null) =>
+        new(id, title, coach, publishedAt, timeline, Measure.All(timeline, lexicon, settings));
 
     /// <summary>What must be there, by name.</summary>
     public ImmutableArray<string> RequiredKit { get; } = [.. Timeline.Kit.Where(k => k.Need == KitNeed.Required).Select(k => k.Item)];

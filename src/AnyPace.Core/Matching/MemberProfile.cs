@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using AnyPace.Core.Lexicon;
+using AnyPace.Core.Sessions;
 
 namespace AnyPace.Core.Matching;
 
@@ -12,6 +13,9 @@ namespace AnyPace.Core.Matching;
 public sealed record MemberProfile(
     int? Minutes, Impact? MaxImpact, int? Level, string? Goal, ImmutableSortedSet<string> Kit, ImmutableSortedSet<string> Spare)
 {
+    /// <summary>The unit of mass the member reads loads in; what was said is kept beside it.</summary>
+    public MassUnit Unit { get; init; } = MassUnit.Kilograms;
+
     public static readonly MemberProfile Blank = new(null, null, null, null, [], []);
 
     public static readonly ImmutableArray<string> Goals = ["strength", "stamina", "mobility", "balance", "steady habit"];

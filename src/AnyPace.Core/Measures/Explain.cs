@@ -79,7 +79,7 @@ public static class Explain
                 "ACSM metabolic conversion. " + Compendium, [.. Costly(bouts)]),
             new("muscles", "muscles", Each(s => s.FullBody ? "whole body" : string.Join(", ", s.Focus.Take(2))),
                 "Seconds x role (prime mover 1, helper 0.5, stabiliser 0.25) x effort (MET / 5, from 0.5 to 2), in the work; stretches lengthen and count as no load.", House,
-                [.. sheet.Muscles.Take(8).Select(m => new Summand(null, $"{m.Muscle}: {Names(main.Where(b => b.Move.Prime.Contains(m.Muscle)))}", $"{Percent(m.Share)} %"))]),
+                [.. sheet.Muscles.Take(8).Select(m => new Summand(null, Worked(m.Muscle, main), $"{Percent(m.Share)} %"))]),
             new("balance", "turning, % of work", Each(s => Percent(s.Balance.Planes.GetValueOrDefault("transverse"))),
                 "Seconds of work by pattern and by plane; front and back by muscle load. A move of two planes counts half for each.", House,
                 [
@@ -107,6 +107,13 @@ public static class Explain
                 $"Warm-up of {sheet.Completeness.WarmUpWanted} (3:00; 5:00 where effort is vigorous or there are jumps), cool-down of {Constants.CoolDownLeast}, sides within {Constants.SideTolerance * 100:0} %.", House,
                 [new(null, "warm-up", $"{sheet.Time.WarmUp}"), new(null, "cool-down", $"{sheet.Time.CoolDown}"), new(null, "left", $"{sheet.Time.Left}"), new(null, "right", $"{sheet.Time.Right}")]),
         ];
+    }
+
+    /// <summary>A muscle with the moves that work it most; helpers where no move has it as prime mover.</summary>
+    private static string Worked(string muscle, List<PacedBout> main)
+    {
+        var prime = Names(main.Where(b => b.Move.Prime.Contains(muscle)));
+        return prime.Length > 0 ? $"{muscle}: {prime}" : $"{muscle}, helping: {Names(main.Where(b => b.Move.Helper.Contains(muscle) || b.Move.Stabiliser.Contains(muscle)))}";
     }
 
     private static string Percent(double share) => (share * 100).ToString("0", CultureInfo.InvariantCulture);

@@ -4,7 +4,7 @@ using AnyPace.Core.Sessions;
 
 namespace AnyPace.Data.Sessions;
 
-/// <summary>A timeline as it is kept: names as words, times as seconds.</summary>
+/// <summary>Timelines and plans as they are kept: names as words, times as seconds.</summary>
 public static class TimelineJson
 {
     private static readonly JsonSerializerOptions Options = new()
@@ -15,6 +15,11 @@ public static class TimelineJson
     };
 
     public static string Write(Timeline timeline) => JsonSerializer.Serialize(timeline, Options);
+
+    public static string Write(ClassPlan plan) => JsonSerializer.Serialize(plan, Options);
+
+    /// <exception cref="JsonException">Not a plan.</exception>
+    public static ClassPlan ReadPlan(string json) => JsonSerializer.Deserialize<ClassPlan>(json, Options) ?? throw new JsonException("The plan is null.");
 
     /// <exception cref="JsonException">Not a timeline.</exception>
     public static Timeline Read(string json) =>

@@ -1,4 +1,5 @@
 using AnyPace.Core.Lexicon;
+using AnyPace.Core.Measures;
 using Microsoft.AspNetCore.Html;
 
 namespace AnyPace.Web.Drawing;
@@ -62,6 +63,15 @@ public static class Figure
         }
 
         return new HtmlString(svg.Raw("<text class=\"label\" x=\"55\" y=\"232\">front</text><text class=\"label\" x=\"165\" y=\"232\">back</text></svg>").ToString());
+    }
+
+    /// <summary>A session: the muscle that carries most solid, those that carry less hatched by their share of it.</summary>
+    public static IHtmlContent Of(IReadOnlyList<MuscleShare> muscles)
+    {
+        var most = muscles.Count == 0 ? 1 : muscles[0].Share;
+        return Draw(
+            m => muscles.FirstOrDefault(s => s.Muscle == m) is { } share ? Math.Max(share.Share / most, share.Share > 0.01 ? 0.05 : 0) : 0,
+            muscles.Count == 0 ? "No muscle is loaded." : string.Join(", ", muscles.Take(6).Select(m => $"{m.Muscle} {m.Share * 100:0} %")) + ".");
     }
 
     /// <summary>One move: prime movers solid, helpers dense, stabilisers thin.</summary>

@@ -8,7 +8,7 @@ namespace AnyPace.Web.Hosting;
 /// Keeps this node's snapshot of the published library. The database tells of changes by LISTEN/NOTIFY; where that connection drops,
 /// the snapshot is rebuilt when it is back, and at least every <see cref="RefreshEvery"/> in between.
 /// </summary>
-public sealed partial class Catalogue(SessionStore sessions, StudioMoves moves, NpgsqlDataSource source, ILogger<Catalogue> log) : BackgroundService
+public sealed partial class Catalogue(SessionStore sessions, StudioMoves moves, StudioSettings settings, NpgsqlDataSource source, ILogger<Catalogue> log) : BackgroundService
 {
     private static readonly TimeSpan RefreshEvery = TimeSpan.FromSeconds(30);
     private static readonly TimeSpan RetryAfter = TimeSpan.FromSeconds(1);
@@ -27,13 +27,14 @@ public sealed partial class Catalogue(SessionStore sessions, StudioMoves moves, 
     public async Task RefreshAsync(CancellationToken stop)
     {
         await moves.RefreshAsync(stop);
+        await settings.RefreshAsync(stop);
         var lexicon = moves.Current;
         var records = (await sessions.PublishedAsync(stop)).ToDictionary(s => s.Id);
         var versions = await sessions.PublishedVersionsAsync(stop);
         _snapshot = new CatalogueSnapshot(
             versions
                 .Where(v => records.ContainsKey(v.SessionId))
-                .Select(v => CatalogueEntry.Of(v.SessionId, records[v.SessionId].Facts.Title, records[v.SessionId].Facts.Coach, v.MadeAt, v.Timeline, lexicon)),
+                .Select(v => CatalogueEntry.Of(v.SessionId, records[v.SessionId].Facts.Title, records[v.SessionId].Facts.Coach, v.MadeAt, v.Timeline, lexicon, settings.Current)),
             lexicon);
     }
 

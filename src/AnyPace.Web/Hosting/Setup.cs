@@ -7,6 +7,7 @@ using AnyPace.Data.Accounts;
 using AnyPace.Data.Members;
 using AnyPace.Data.Moves;
 using AnyPace.Data.Sessions;
+using AnyPace.Data.Studio;
 using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.DataProtection.KeyManagement;
@@ -37,9 +38,14 @@ public static class Setup
         services.AddSingleton<AccountStore>();
         services.AddSingleton<MoveStore>();
         services.AddSingleton<StudioMoves>();
+        services.AddSingleton<DecisionStore>();
+        services.AddSingleton<SettingStore>();
+        services.AddSingleton<PlanStore>();
+        services.AddSingleton<StudioSettings>();
 
         // Asked for anew by each request: the studio may have added a name meanwhile.
         services.AddTransient(s => s.GetRequiredService<StudioMoves>().Current);
+        services.AddTransient(s => s.GetRequiredService<StudioSettings>().Current);
         services.AddTransient<CaptionReading>();
         services.AddSingleton<Catalogue>();
         services.AddHostedService(s => s.GetRequiredService<Catalogue>());

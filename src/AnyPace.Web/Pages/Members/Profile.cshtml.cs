@@ -3,6 +3,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using AnyPace.Core.Lexicon;
 using AnyPace.Core.Matching;
+using AnyPace.Core.Sessions;
 using AnyPace.Data.Members;
 using AnyPace.Web.Hosting;
 using Microsoft.AspNetCore.Mvc;
@@ -27,6 +28,8 @@ public sealed class ProfileModel(ProfileStore profiles) : PageModel
 
         public string? Goal { get; set; }
 
+        public MassUnit Unit { get; set; }
+
         public List<string> Kit { get; set; } = [];
 
         public List<string> Spare { get; set; } = [];
@@ -40,7 +43,7 @@ public sealed class ProfileModel(ProfileStore profiles) : PageModel
     public async Task OnGetAsync(CancellationToken stop)
     {
         var p = await profiles.FindAsync(User.AccountId(), stop);
-        Input = new Fields { Minutes = p.Minutes, MaxImpact = p.MaxImpact, Level = p.Level, Goal = p.Goal, Kit = [.. p.Kit], Spare = [.. p.Spare] };
+        Input = new Fields { Minutes = p.Minutes, MaxImpact = p.MaxImpact, Level = p.Level, Goal = p.Goal, Unit = p.Unit, Kit = [.. p.Kit], Spare = [.. p.Spare] };
     }
 
     public async Task<IActionResult> OnGetExportAsync(CancellationToken stop) =>
@@ -65,7 +68,7 @@ public sealed class ProfileModel(ProfileStore profiles) : PageModel
 
         await profiles.SaveAsync(
             User.AccountId(),
-            new MemberProfile(Input.Minutes, Input.MaxImpact, Input.Level, string.IsNullOrEmpty(Input.Goal) ? null : Input.Goal, [.. Input.Kit], [.. Input.Spare]),
+            new MemberProfile(Input.Minutes, Input.MaxImpact, Input.Level, string.IsNullOrEmpty(Input.Goal) ? null : Input.Goal, [.. Input.Kit], [.. Input.Spare]) { Unit = Input.Unit },
             stop);
         TempData["Done"] = "Saved. For me uses it from now on.";
         return RedirectToPage();

@@ -4,7 +4,9 @@ using AnyPace.Core.Lexicon;
 using AnyPace.Core.Measures;
 using AnyPace.Core.Reading;
 using AnyPace.Core.Sessions;
+using AnyPace.Data.Members;
 using AnyPace.Data.Sessions;
+using AnyPace.Data.Studio;
 using AnyPace.Web.Hosting;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
@@ -20,8 +22,14 @@ public sealed record Clash(TimelineVersion Theirs, IReadOnlyList<string> TheirLi
 /// <summary>Everything the desk shows; the whole page and its swapped part use the same.</summary>
 public sealed record DeskView(
     SessionRecord Session, TimelineVersion Version, SessionMeasures Measures, IReadOnlyList<Finding> Findings, IReadOnlyList<Cue> Cues,
-    Bout? Selected, BoutFields Fields, bool Adding, IReadOnlyDictionary<string, string> Errors, Clash? Clash, IReadOnlyList<TimelineVersion> History, string? Done)
+    Bout? Selected, BoutFields Fields, bool Adding, IReadOnlyDictionary<string, string> Errors, Clash? Clash, IReadOnlyList<TimelineVersion> History, string? Done,
+    IReadOnlyDictionary<string, Decision> Decisions, IReadOnlyList<Explanation> Why, MassUnit Unit)
 {
+    /// <summary>What nobody has decided on yet, and decisions that a change of the timeline brought back.</summary>
+    public IReadOnlyList<Finding> Open => [.. Findings.Where(f => !Decisions.ContainsKey(f.Fingerprint))];
+
+    public IReadOnlyList<Finding> Settled => [.. Findings.Where(f => Decisions.ContainsKey(f.Fingerprint))];
+
     public Timeline Timeline => Version.Timeline;
 
     public IReadOnlyList<Bout> Doubtful => [.. Timeline.Bouts.Where(b => b.Doubtful)];
@@ -31,7 +39,8 @@ public sealed record DeskView(
 }
 
 /// <summary>The marking desk: confirm a score fast, correct what is wrong, publish.</summary>
-public sealed class DeskModel(SessionStore sessions, MoveLexicon lexicon, Catalogue catalogue) : PageModel
+public sealed class DeskModel(
+    SessionStore sessions, DecisionStore decisions, ProfileStore profiles, MoveLexicon lexicon, MeasureSettings settings, Catalogue catalogue) : PageModel
 {
     private readonly Dictionary<string, string> _errors = [];
     private Clash? _clash;
@@ -120,6 +129,52 @@ public sealed class DeskModel(SessionStore sessions, MoveLexicon lexicon, Catalo
         await sessions.WithdrawAsync(Id, User.AccountId(), stop);
         await catalogue.RefreshAsync(stop);
         return await DoneAsync("Withdrawn. Members no longer find it; publish to bring it back.", null, stop);
+    }
+
+    /// <summary>A finding is fixed, or accepted with a reason. The decision holds until the finding's moment or figures change.</summary>
+    public async Task<IActionResult> OnPostSettleAsync(string? fingerprint, string? decision, string? reason, CancellationToken stop)
+    {
+        if (await sessions.VersionAsync(Id, null, stop) is not { } version)
+        {
+            return NotFound();
+        }
+
+        var why = (reason ?? "").Trim();
+        if (!Check.All(version.Timeline, lexicon, Measure.All(version.Timeline, lexicon, settings)).Any(f => f.Fingerprint == fingerprint))
+        {
+            _errors["settle"] = "That finding is gone: the timeline has changed since. The list is new.";
+        }
+        else if (decision is not ("fixed" or "accepted"))
+        {
+            _errors["settle"] = "Say whether it is fixed or accepted.";
+        }
+        else if (decision == "accepted" && why.Length == 0)
+        {
+            _errors["settle"] = "Give a reason to accept it; the next person will ask.";
+        }
+        else if (why.Length > 300)
+        {
+            _errors["settle"] = "A reason has at most 300 characters.";
+        }
+
+        if (_errors.Count > 0)
+        {
+            return await ShowAsync(null, null, false, stop);
+        }
+
+        await decisions.SettleAsync(Id, fingerprint!, decision == "fixed", why, User.AccountId(), stop);
+        return await DoneAsync("Settled. It comes back if the timeline changes there.", null, stop);
+    }
+
+    public async Task<IActionResult> OnPostReopenAsync(string? fingerprint, CancellationToken stop)
+    {
+        if (await sessions.FindAsync(Id, stop) is null)
+        {
+            return NotFound();
+        }
+
+        await decisions.ReopenAsync(Id, fingerprint ?? "", User.AccountId(), stop);
+        return await DoneAsync("Open again.", null, stop);
     }
 
     private Task<IActionResult> ChangeBoutAsync(
@@ -215,7 +270,7 @@ public sealed class DeskModel(SessionStore sessions, MoveLexicon lexicon, Catalo
         var version = (await sessions.VersionAsync(Id, null, stop))!;
         var timeline = version.Timeline;
         var selected = timeline.Bouts.FirstOrDefault(b => b.Id == bout) ?? timeline.Bouts.FirstOrDefault(b => b.Doubtful) ?? timeline.Bouts.FirstOrDefault();
-        var measures = Measure.All(timeline, lexicon);
+        var measures = Measure.All(timeline, lexicon, settings);
         var cues = CaptionCleaner.Clean(CaptionReader.Read(await sessions.CaptionsAsync(Id, stop)).Cues);
         var shown = adding
             ? new BoutFields(null, null, selected?.Span.End.Clock(), null, Side.Both, null)
@@ -224,7 +279,8 @@ public sealed class DeskModel(SessionStore sessions, MoveLexicon lexicon, Catalo
                 selected?.Reps is { } r ? r.Low == r.High ? $"{r.Low}" : $"{r.Low}-{r.High}" : null);
         View = new DeskView(
             session, version, measures, Check.All(timeline, lexicon, measures), cues, selected, fields ?? shown, adding || timeline.Bouts.IsEmpty, _errors, _clash,
-            await sessions.HistoryAsync(Id, stop), _done ?? TempData["Done"] as string);
+            await sessions.HistoryAsync(Id, stop), _done ?? TempData["Done"] as string,
+            (await decisions.OfAsync(Id, stop)).ToDictionary(d => d.Fingerprint), Explain.All(timeline, lexicon, measures, Pace.AsLed), (await profiles.FindAsync(User.AccountId(), stop)).Unit);
         return IsSwap ? Partial("Studio/_Desk", View) : Page();
     }
 

@@ -7,7 +7,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace AnyPace.Web.Pages.Studio;
 
 /// <summary>All sessions the studio has taken in.</summary>
-public sealed class LibraryModel(SessionStore sessions, MoveLexicon lexicon) : PageModel
+public sealed class LibraryModel(SessionStore sessions, MoveLexicon lexicon, MeasureSettings settings) : PageModel
 {
     public sealed record Row(SessionRecord Session, MeasureSheet Sheet);
 
@@ -16,6 +16,6 @@ public sealed class LibraryModel(SessionStore sessions, MoveLexicon lexicon) : P
     public async Task OnGetAsync(CancellationToken stop)
     {
         var newest = (await sessions.NewestVersionsAsync(stop)).ToDictionary(v => v.SessionId);
-        Rows = [.. (await sessions.AllAsync(stop)).Select(s => new Row(s, Measure.Sheet(newest[s.Id].Timeline, lexicon, Pace.AsLed)))];
+        Rows = [.. (await sessions.AllAsync(stop)).Select(s => new Row(s, Measure.Sheet(newest[s.Id].Timeline, lexicon, Pace.AsLed, settings)))];
     }
 }

@@ -3,12 +3,13 @@ using AnyPace.Core.Lexicon;
 using AnyPace.Core.Measures;
 using AnyPace.Core.Sessions;
 using AnyPace.Data.Sessions;
+using AnyPace.Data.Studio;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace AnyPace.Web.Pages.Studio;
 
 /// <summary>Which recording needs attention next, and why.</summary>
-public sealed class TodayModel(SessionStore sessions, MoveLexicon lexicon) : PageModel
+public sealed class TodayModel(SessionStore sessions, DecisionStore decisions, MoveLexicon lexicon, MeasureSettings settings) : PageModel
 {
     public sealed record Item(SessionRecord Session, Timeline Timeline, MeasureSheet Sheet, string Why, int Weight);
 
@@ -16,22 +17,23 @@ public sealed class TodayModel(SessionStore sessions, MoveLexicon lexicon) : Pag
 
     public async Task OnGetAsync(CancellationToken stop)
     {
+        var settled = await decisions.AllAsync(stop);
         var records = (await sessions.AllAsync(stop)).ToDictionary(s => s.Id);
         Waiting =
         [
             .. (await sessions.NewestVersionsAsync(stop))
                 .Where(v => records.TryGetValue(v.SessionId, out var r) && r.Published != v.Number)
-                .Select(v => Describe(records[v.SessionId], v.Timeline))
+                .Select(v => Describe(records[v.SessionId], v.Timeline, settled[v.SessionId].ToHashSet()))
                 .OrderByDescending(i => i.Weight)
                 .ThenBy(i => i.Session.CreatedAt),
         ];
     }
 
-    private Item Describe(SessionRecord session, Timeline timeline)
+    private Item Describe(SessionRecord session, Timeline timeline, HashSet<string> settled)
     {
-        var measures = Measure.All(timeline, lexicon);
+        var measures = Measure.All(timeline, lexicon, settings);
         var doubtful = timeline.Bouts.Count(b => b.Doubtful);
-        var problems = Check.All(timeline, lexicon, measures).Count(f => f.Severity == Severity.Problem);
+        var problems = Check.All(timeline, lexicon, measures).Count(f => f.Severity == Severity.Problem && !settled.Contains(f.Fingerprint));
         var reasons = new List<string>();
         if (session.Published is not null)
         {
