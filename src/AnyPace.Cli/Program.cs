@@ -4,6 +4,7 @@ using AnyPace.Cli;
 var root = new RootCommand("Any Pace: captions in, a class score out.");
 root.Subcommands.Add(ReadCommand.Build());
 root.Subcommands.Add(MovesCommand.Build());
+root.Subcommands.Add(MeasuresCommand.Build());
 root.Subcommands.Add(DatabaseCommands.Migrate());
 root.Subcommands.Add(DatabaseCommands.LoadDemo());
 root.Subcommands.Add(DatabaseCommands.AddAccount());

@@ -15,6 +15,8 @@ public sealed class AccessTests(Site site) : IClassFixture<Site>
     [InlineData("/studio/today")]
     [InlineData("/studio/take-in")]
     [InlineData("/studio/library")]
+    [InlineData("/studio/calculator")]
+    [InlineData("/studio/settings")]
     public async Task Strangers_are_sent_to_sign_in(string url)
     {
         var answer = await new Visitor(site.Factory).GetAsync(url);
@@ -26,6 +28,8 @@ public sealed class AccessTests(Site site) : IClassFixture<Site>
     [InlineData("/studio/today")]
     [InlineData("/studio/take-in")]
     [InlineData("/studio/library")]
+    [InlineData("/studio/calculator")]
+    [InlineData("/studio/settings")]
     [InlineData("/studio/desk/")]
     public async Task Members_can_not_open_the_studio(string url)
     {
@@ -130,7 +134,7 @@ public sealed class AccessTests(Site site) : IClassFixture<Site>
     public async Task Pages_allow_nothing_inline_and_nothing_from_outside()
     {
         var visitor = await site.AsAsync("manager");
-        foreach (var url in new[] { "/studio/today", $"/studio/desk/{site.Published}", "/studio/take-in", "/find", $"/session/{site.Published}", "/for-me", "/profile" })
+        foreach (var url in new[] { "/studio/today", $"/studio/desk/{site.Published}", "/studio/take-in", "/studio/calculator", "/studio/settings", "/find", $"/session/{site.Published}", "/for-me", "/profile" })
         {
             var answer = await visitor.GetAsync(url);
             var policy = answer.Response.Headers.GetValues("Content-Security-Policy").Single();

@@ -42,6 +42,10 @@ await as("ines", desk, async (page, shot) => {
   await shot("take-in");
   await page.goto("/studio/library");
   await shot("library");
+  await page.goto("/studio/calculator");
+  await shot("calculator");
+  await page.goto("/studio/settings?Impact=Prevailing&Level=WholeClass");
+  await shot("settings");
   await page.goto("/moves?q=lunge");
   await shot("moves");
   await page.goto("/moves/goblet-squat");

@@ -9,6 +9,9 @@ public static class MentionFinder
     /// <summary>An announced move begins at the next start within this many seconds, else where it was named.</summary>
     private const double AnnounceReach = 45;
 
+    /// <summary>Two announcements further apart than this, in seconds, are not of one start.</summary>
+    private const double AnnouncedApart = 15;
+
     /// <summary>A short form of a move done before ("swings") is surer than an everyday word, less sure than the name.</summary>
     private const double ShortFormWeight = 0.75;
 
@@ -502,7 +505,7 @@ public static class MentionFinder
                 break;
             }
 
-            if (mark is { Kind: MarkKind.Opening, Token: > 4 })
+            if (mark.Kind == MarkKind.Opening)
             {
                 return speech.At(mark.Token);
             }
@@ -780,6 +783,12 @@ public static class MentionFinder
             if (mentions[i].Move.Id != mentions[index].Move.Id && mentions[i].Role is Role.Doing && mentions[i].Weight >= 0.8)
             {
                 reach = mentions[i].At + 3;
+            }
+
+            // Announced this much later, the other is what that start begins; this one has begun long since.
+            if (mentions[i].Move.Id != mentions[index].Move.Id && mentions[i].Role is Role.Announced && mentions[i].Weight >= 0.8 && mentions[i].At - at > AnnouncedApart)
+            {
+                reach = Math.Min(reach, mentions[i].At - 1);
             }
         }
 
