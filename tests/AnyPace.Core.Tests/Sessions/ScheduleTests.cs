@@ -102,7 +102,15 @@ public sealed class ScheduleTests
         from keep in Gen.Bool
         select BlockPlan.Usual with
         {
-            Kind = kind, Moves = moves, OneSided = Math.Min(sided, moves), SidesShareInterval = share, Work = new(work), Rest = new(rest), Rounds = new(rounds, rounds + more), Sets = rounds, KeepLastRest = keep,
+            Kind = kind,
+            Moves = moves,
+            OneSided = Math.Min(sided, moves),
+            SidesShareInterval = share,
+            Work = new(work),
+            Rest = new(rest),
+            Rounds = new(rounds, rounds + more),
+            Sets = rounds,
+            KeepLastRest = keep,
         };
 
     [Fact]

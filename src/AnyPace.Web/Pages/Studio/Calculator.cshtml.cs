@@ -48,9 +48,24 @@ public sealed class BlockFields
 
     public static BlockFields Of(BlockPlan plan) => new()
     {
-        Kind = plan.Kind, Moves = Number(plan.Moves), OneSided = Number(plan.OneSided), Shared = plan.SidesShareInterval, Work = plan.Work.Clock(), Rest = plan.Rest.Clock(),
-        Rounds = Range(plan.Rounds), Sets = Number(plan.Sets), Change = plan.Change.Clock(), RoundRest = plan.RoundRest.Clock(), Reps = Range(plan.Reps), Tempo = Number(plan.SecondsPerRep),
-        KeepLastRest = plan.KeepLastRest, Group = Number(plan.GroupSize), Filler = plan.Filler.Clock(), Beats = Number(plan.Beats), Eights = Number(plan.Eights), Repeats = Number(plan.Repeats),
+        Kind = plan.Kind,
+        Moves = Number(plan.Moves),
+        OneSided = Number(plan.OneSided),
+        Shared = plan.SidesShareInterval,
+        Work = plan.Work.Clock(),
+        Rest = plan.Rest.Clock(),
+        Rounds = Range(plan.Rounds),
+        Sets = Number(plan.Sets),
+        Change = plan.Change.Clock(),
+        RoundRest = plan.RoundRest.Clock(),
+        Reps = Range(plan.Reps),
+        Tempo = Number(plan.SecondsPerRep),
+        KeepLastRest = plan.KeepLastRest,
+        Group = Number(plan.GroupSize),
+        Filler = plan.Filler.Clock(),
+        Beats = Number(plan.Beats),
+        Eights = Number(plan.Eights),
+        Repeats = Number(plan.Repeats),
     };
 
     /// <summary>The numbers a kind of block is dosed by; the others are not asked for.</summary>
