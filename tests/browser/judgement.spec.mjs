@@ -5,7 +5,7 @@ import { signIn } from "./site.mjs";
 test("a finding is settled on the desk without leaving it", async ({ page }) => {
   await signIn(page, "odo");
   await page.goto("/studio/today");
-  await page.locator(".waiting .title", { hasText: "Leap Year" }).click();
+  await page.locator(".waiting .title", { hasText: "The Wrong Foot" }).click();
   const heading = page.locator("#findings h2");
   const before = parseInt((await heading.textContent()).replace(/\D+/g, ""), 10);
   const first = page.locator("#findings > .findings li").first();
@@ -28,7 +28,7 @@ test("the dose calculator answers while one types the numbers, and the address k
   await page.goto("/studio/calculator");
   const length = page.locator(".tiles dd").first();
   await expect(length).toHaveText("19:20");
-  await page.getByLabel("Rounds").fill("3");
+  await page.locator('[name="Blocks[0].Rounds"]').fill("3");
   await page.getByRole("button", { name: "Work it out" }).click();
   await expect(length).toHaveText("26:00");
   await expect(page).toHaveURL(/Rounds=3/);
@@ -51,8 +51,7 @@ test("the dose calculator answers while one types the numbers, and the address k
 test("a member opens a number to the moments that made it", async ({ page }) => {
   await signIn(page, "tolly");
   await page.goto("/find");
-  await page.locator(".row h2 a").first().click();
-  await page.locator("#why-level > summary").click();
+  await page.locator(".row a.open", { hasText: "level" }).first().click();
   await expect(page.locator("#why-level")).toContainText("The whole class would say");
   await expect(page.locator("#why-level tr").first()).toContainText("MET over the hardest five minutes");
   await expect(page.locator("svg.figure")).toBeVisible();

@@ -7,7 +7,8 @@ namespace AnyPace.Core.Comparing;
 
 /// <param name="Values">One a session, in their order.</param>
 /// <param name="Stands">Which values differ from what most sessions have. Of three or four that all differ none stands out.</param>
-public sealed record ComparisonRow(string Label, ImmutableArray<string> Values, ImmutableArray<bool> Stands)
+/// <param name="Why">Key of the explanation that opens the row's numbers; null where the row is a fact, not a sum.</param>
+public sealed record ComparisonRow(string Label, ImmutableArray<string> Values, ImmutableArray<bool> Stands, string? Why = null)
 {
     public bool Differs => Values.Distinct().Skip(1).Any() && Label != SharedMoves;
 
@@ -34,21 +35,21 @@ public sealed record Comparison(Pace Pace, ImmutableArray<CatalogueEntry> Sessio
 
         var sheets = sessions.Select(s => s.Measures.At(pace)).ToList();
         var shared = sessions.Select(s => s.Timeline.Bouts.Select(b => b.MoveId).ToHashSet()).Aggregate((a, b) => [.. a.Intersect(b)]);
-        ComparisonRow Row(string label, Func<int, string> value) => Mark(label, [.. Enumerable.Range(0, sessions.Count).Select(value)]);
+        ComparisonRow Row(string label, string? why, Func<int, string> value) => Mark(label, [.. Enumerable.Range(0, sessions.Count).Select(value)]) with { Why = why };
         ImmutableArray<ComparisonRow> rows =
         [
-            Row("time needed", i => Range(sheets[i].Time.Needed, sheets[i].Time.NeededHigh)),
-            Row("impact", i => sheets[i].Impact.Jumps > Seconds.Zero ? $"{sheets[i].Impact.Class.Word()}, {sheets[i].Impact.Jumps} off the floor" : sheets[i].Impact.Class.Word()),
-            Row("level, 1 to 5", i => $"{sheets[i].Difficulty.Level}"),
-            Row("kit", i => sessions[i].RequiredKit.IsEmpty ? "nothing" : string.Join(", ", sessions[i].RequiredKit)),
-            Row("works most", i => string.Join(", ", sheets[i].Focus.Take(3))),
-            Row("work share", i => $"{sheets[i].Time.Density * 100:0} %"),
-            Row("longest without rest", i => sheets[i].Time.LongestUnbroken.Clock()),
-            Row("warm-up", i => Length(sheets[i].Time.WarmUp)),
-            Row("cool-down", i => Length(sheets[i].Time.CoolDown)),
-            Row("on the knees", i => Strain(sheets[i], "knees")),
-            Row("on the wrists", i => Strain(sheets[i], "wrists")),
-            Row("energy at 70 kg, estimate", i => $"{sheets[i].Energy.Low.Value:0} to {sheets[i].Energy.High.Value:0} kcal"),
+            Row("time needed", "time", i => Range(sheets[i].Time.Needed, sheets[i].Time.NeededHigh)),
+            Row("impact", "impact", i => sheets[i].Impact.Jumps > Seconds.Zero ? $"{sheets[i].Impact.Class.Word()}, {sheets[i].Impact.Jumps} off the floor" : sheets[i].Impact.Class.Word()),
+            Row("level, 1 to 5", "level", i => $"{sheets[i].Difficulty.Level}"),
+            Row("kit", null, i => sessions[i].RequiredKit.IsEmpty ? "nothing" : string.Join(", ", sessions[i].RequiredKit)),
+            Row("works most", "muscles", i => string.Join(", ", sheets[i].Focus.Take(3))),
+            Row("work share", "density", i => $"{sheets[i].Time.Density * 100:0} %"),
+            Row("longest without rest", "unbroken", i => sheets[i].Time.LongestUnbroken.Clock()),
+            Row("warm-up", "complete", i => Length(sheets[i].Time.WarmUp)),
+            Row("cool-down", "complete", i => Length(sheets[i].Time.CoolDown)),
+            Row("on the knees", "strains", i => Strain(sheets[i], "knees")),
+            Row("on the wrists", "strains", i => Strain(sheets[i], "wrists")),
+            Row("energy at 70 kg, estimate", "energy", i => $"{sheets[i].Energy.Low.Value:0} to {sheets[i].Energy.High.Value:0} kcal"),
             new(ComparisonRow.SharedMoves, [.. sessions.Select((_, i) => i == 0 ? (shared.Count == 0 ? "none" : string.Join(", ", shared.Select(id => lexicon[id].Name).Order())) : "")], [.. sessions.Select(_ => false)]),
         ];
         return new Comparison(pace, [.. sessions], Say(sessions, sheets), rows, sessions.Select(s => s.Timeline.Recorded).Max());

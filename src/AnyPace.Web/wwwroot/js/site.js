@@ -27,5 +27,12 @@ document.addEventListener("keydown", (event) => {
 const fold = document.querySelector(".rail-fold");
 if (fold && window.matchMedia("(max-width: 760px)").matches) fold.open = false;
 
+// A number that was followed here opens to its sum.
+const opened = location.hash.startsWith("#why-") && document.getElementById(location.hash.slice(1));
+if (opened) {
+  opened.open = true;
+  opened.scrollIntoView();
+}
+
 // A refused swap (signed out, stale form) must be seen, not swallowed.
 document.addEventListener("htmx:responseError", () => window.location.reload());
