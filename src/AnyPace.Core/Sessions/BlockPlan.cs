@@ -114,7 +114,3 @@ public sealed record BlockPlan(
         }
     }
 }
-
-/// <summary>A whole class as planned: warm-up, blocks with breaks between, cool-down.</summary>
-/// <param name="Break">Seconds between blocks, for water and the change of kit.</param>
-public sealed record ClassPlan(Seconds WarmUp, System.Collections.Immutable.ImmutableArray<BlockPlan> Blocks, Seconds Break, Seconds CoolDown);
