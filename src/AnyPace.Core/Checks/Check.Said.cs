@@ -71,10 +71,38 @@ public static partial class Check
                     $"By the said {structure.Work} on, {structure.Rest} off a bout is due at {missing.Due.Value.Start}; none is there.", "Add the bout, or a break.");
             }
 
+            foreach (var late in rows.Where(r => r.Fit == Fit.Late).Take(3))
+            {
+                yield return new("bout-late", Severity.Info, late.Bout!.Span.Start,
+                    $"By the said {structure.Work} on, {structure.Rest} off this bout is due at {late.Due!.Value.Start}; it starts {late.Bout.Span.Start - late.Due.Value.Start} later.",
+                    "Check its start, or mark the pause before it as a break.");
+            }
+
             foreach (var extra in rows.Where(r => r.Fit == Fit.Extra).Take(3))
             {
                 yield return new("bout-extra", Severity.Info, extra.Bout!.Span.Start,
                     $"A bout at {extra.Bout.Span.Start} lies between two of the said intervals.", "Remove it, or join it with its neighbour.");
+            }
+        }
+    }
+
+    /// <summary>Doses without a clock: a bout far shorter than the same move's others, and rounds that were said and are not there.</summary>
+    private static IEnumerable<Finding> Rounds(Timeline timeline, MoveLexicon lexicon)
+    {
+        foreach (var structure in timeline.Structures.Where(s => Expected.Against(s, timeline).IsEmpty))
+        {
+            var rows = Expected.InOrder(structure, timeline);
+            foreach (var row in rows.Where(r => r.Fit == Fit.Short).Take(3))
+            {
+                yield return new("short-in-a-round", Severity.Info, row.Bout!.Span.Start,
+                    $"{lexicon[row.MoveId!].Name} runs {row.Bout.Span.Length} in round {row.Round}, clearly shorter than in the others.", "Check its edges; if it was cut short, say so in the description.");
+            }
+
+            var last = rows.Where(r => r.Bout is not null).Select(r => r.Round).DefaultIfEmpty(0).Max();
+            if (structure.Rounds is { } said && last > 1 && last < said.Low)
+            {
+                yield return new("rounds-missing", Severity.Warning, rows.Last(r => r.Bout is not null).Bout!.Span.Start,
+                    $"{said} rounds are said, {last} are there.", "Add the bouts of the missing round, or correct the number of rounds in the description.");
             }
         }
     }

@@ -22,10 +22,13 @@ public static partial class Check
         new("no-equipment-said", Severity.Problem, "Does \"no equipment\" hold to the end?"),
         new("intervals-off", Severity.Warning, "Are the intervals as long as said?"),
         new("bout-missing", Severity.Warning, "Is there a bout at every beat of the said intervals?"),
+        new("bout-late", Severity.Info, "Does every bout start when it is due?"),
         new("bout-extra", Severity.Info, "Is every bout one of the said intervals?"),
         new("no-dose", Severity.Warning, "Does a demonstration say how much to do?"),
         new("announced-not-done", Severity.Warning, "Is every announced move done?"),
         new("move-missing-in-a-round", Severity.Warning, "Is every move done in every round?"),
+        new("short-in-a-round", Severity.Info, "Does a move get the same time in every round?"),
+        new("rounds-missing", Severity.Warning, "Are all said rounds there?"),
         new("move-left-out", Severity.Info, "Does the coach say that a move was left out?"),
         new("wrong-move-announced", Severity.Info, "Was a move announced by mistake?"),
         new("two-names", Severity.Info, "Does each move go by one name?"),
@@ -74,6 +77,7 @@ public static partial class Check
                 .Concat(Series(timeline))
                 .Concat(Said(timeline, sheet))
                 .Concat(Intervals(timeline))
+                .Concat(Rounds(timeline, lexicon))
                 .Concat(Announced(timeline, lexicon))
                 .Concat(Slips(timeline, lexicon))
                 .Concat(Names(timeline, lexicon))

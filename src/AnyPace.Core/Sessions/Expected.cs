@@ -16,13 +16,19 @@ public enum Fit
 /// <summary>One expected bout beside what was read.</summary>
 /// <param name="Due">When it should run; null for an extra bout.</param>
 /// <param name="Bout">What was read; null where it is missing.</param>
-public sealed record ExpectedBout(Span? Due, Bout? Bout, Fit Fit);
+/// <param name="MoveId">The move that is due or was read; null where only the clock asks for a bout.</param>
+/// <param name="Round">Round, set or step it belongs to, from 1; 0 where the dose has none.</param>
+public sealed record ExpectedBout(Span? Due, Bout? Bout, Fit Fit, string? MoveId = null, int Round = 0);
 
-/// <summary>The schedule that the said intervals prescribe, held against the bouts that were read.</summary>
-public static class Expected
+/// <summary>The schedule that the said dose prescribes, held against the bouts that were read: by the clock where work and rest are said, else by the order of the moves.</summary>
+public static partial class Expected
 {
     /// <summary>Seconds by which a bout may start late or run short or long and still fit: the tolerance of a stopwatch on someone's lips.</summary>
     public static readonly Seconds Tolerance = new(8);
+
+    /// <summary>The whole of it, by whichever way the dose allows; empty where nothing is said to hold against.</summary>
+    public static ImmutableArray<ExpectedBout> Of(Structure structure, Timeline timeline) =>
+        Against(structure, timeline) is { IsEmpty: false } clocked ? clocked : InOrder(structure, timeline);
 
     /// <summary>
     /// Walks the bouts of a timed block in order. Each found bout sets the clock anew, so that one long break does not make all that follows late.
@@ -50,7 +56,7 @@ public static class Expected
                 var late = (span.Start - at).Value;
                 if (late < -beat / 2)
                 {
-                    rows.Add(new ExpectedBout(null, bout, Fit.Extra));
+                    rows.Add(new ExpectedBout(null, bout, Fit.Extra, bout.MoveId));
                     continue;
                 }
 
@@ -72,7 +78,7 @@ public static class Expected
             var fit = (span.Start - expected.Start).Value > Tolerance.Value ? Fit.Late
                 : off < -Tolerance.Value ? Fit.Short
                 : off > Tolerance.Value ? Fit.Long : Fit.Fits;
-            rows.Add(new ExpectedBout(expected, bout, fit));
+            rows.Add(new ExpectedBout(expected, bout, fit, bout.MoveId));
             due = span.Start + work + rest;
         }
 

@@ -22,6 +22,7 @@ public static class Setup
 {
     /// <summary>Managers and cataloguers.</summary>
     public const string StudioPolicy = "studio";
+    public const string ManagerPolicy = "manager";
 
     /// <summary>The limiter on sign-in attempts, by address.</summary>
     public const string SignInLimit = "sign-in";
@@ -79,6 +80,7 @@ public static class Setup
         });
         services.AddAuthorizationBuilder()
             .AddPolicy(StudioPolicy, p => p.RequireRole(Roles.Manager, Roles.Cataloguer))
+            .AddPolicy(ManagerPolicy, p => p.RequireRole(Roles.Manager))
             .SetFallbackPolicy(new AuthorizationPolicyBuilder().RequireAuthenticatedUser().Build());
 
         services.AddDataProtection().SetApplicationName("AnyPace");
@@ -89,6 +91,7 @@ public static class Setup
         services.AddRazorPages(o =>
         {
             o.Conventions.AuthorizeFolder("/Studio", StudioPolicy);
+            o.Conventions.AuthorizePage("/Studio/Settings", ManagerPolicy);
             o.Conventions.AuthorizeFolder("/Members");
             o.Conventions.AllowAnonymousToFolder("/Account");
             o.Conventions.AllowAnonymousToPage("/Problem");

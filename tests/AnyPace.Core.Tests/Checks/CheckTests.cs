@@ -145,6 +145,10 @@ public sealed class CheckTests
         var hard = Make.Timeline([Make.Phase(PhaseKind.Work, 0, 900)], [.. Enumerable.Range(0, 15).Select(i => Make.Bout(i % 2 == 0 ? "burpee" : "squat-jump", i * 60, (i * 60) + 58))]);
         var demonstration = Quiet with { Kind = ClassKind.Demonstration };
         var weights = Make.Kit("dumbbell");
+        Timeline Twice(double last, int rounds = 2) => Make.Work(Make.Bout("squat", 0, 40), Make.Bout("lunge", 40, 80), Make.Bout("squat", 80, 120), Make.Bout("lunge", 120, 120 + last)) with
+        {
+            Structures = [new Structure(StructureType.RepSets, Span.Of(0, 400), null, null, CountRange.Of(rounds), null, null, null, null, false, [])],
+        };
         var kneesLong = Make.Work(Make.Bout("squat", 0, 200));
         return new()
         {
@@ -155,6 +159,9 @@ public sealed class CheckTests
             { "intervals-off", shortBouts with { Structures = [Said(40, 20)] }, onBeat with { Structures = [Said(40, 20)] } },
             { "bout-missing", Make.Work(Make.Bout("squat", 0, 40), Make.Bout("plank", 180, 220)) with { Structures = [Said(40, 20)] }, onBeat with { Structures = [Said(40, 20)] } },
             { "bout-extra", Make.Work(Make.Bout("squat", 0, 20), Make.Bout("lunge", 25, 40), Make.Bout("plank", 60, 100)) with { Structures = [Said(40, 20)] }, onBeat with { Structures = [Said(40, 20)] } },
+            { "bout-late", Make.Work(Make.Bout("squat", 0, 40), Make.Bout("lunge", 72, 110)) with { Structures = [Said(40, 20)] }, onBeat with { Structures = [Said(40, 20)] } },
+            { "short-in-a-round", Twice(15), Twice(38) },
+            { "rounds-missing", Twice(40, 3), Twice(40) },
             { "announced-not-done", Quiet with { Voice = Voice(new Heard(new(20), "burpee", false)) }, Quiet with { Voice = Voice(new Heard(new(20), "squat", false)) } },
             { "lost-count", Quiet with { Slips = [Slip(SlipKind.LostCount)] }, Quiet },
             { "count-jumps", Quiet with { Slips = [Slip(SlipKind.CountJumps)] }, Quiet },

@@ -169,4 +169,41 @@ public sealed class ExpectedTests
     [Fact]
     public void Two_sides_that_share_an_interval_are_one() => Assert.Equal(
         [Fit.Fits, Fit.Fits], Fits(1, 2, Make.Bout("clamshell", 0, 20, Side.Right), Make.Bout("clamshell", 20, 40, Side.Left), Make.Bout("squat", 60, 100)));
+
+    private static IEnumerable<string> InOrder(StructureType type, int? rounds, params string[] moves)
+    {
+        var timeline = Make.Work([.. moves.Select((m, i) => Make.Bout(m, i * 30, (i * 30) + (m == "lunge" && i == moves.Length - 1 ? 10 : 25)))]);
+        var structure = new Structure(type, timeline.Phases[0].Span, null, null, rounds is { } r ? CountRange.Of(r) : null, null, null, null, null, false, []);
+        return Expected.Of(structure, timeline).Select(e => $"{e.Round} {e.MoveId} {e.Fit}");
+    }
+
+    [Fact]
+    public void Later_rounds_owe_what_the_first_one_did() => Assert.Equal(
+        ["1 squat Fits", "1 lunge Fits", "1 plank Fits", "2 squat Fits", "2 plank Fits", "2 lunge Missing"],
+        InOrder(StructureType.RepSets, 2, "squat", "lunge", "plank", "squat", "plank"));
+
+    [Fact]
+    public void Supersets_are_held_pair_by_pair() => Assert.Equal(
+        ["1 squat Fits", "1 lunge Fits", "2 squat Fits", "2 lunge Fits", "1 plank Fits", "1 push-up Fits", "2 plank Fits", "2 push-up Missing"],
+        InOrder(StructureType.Supersets, 2, "squat", "lunge", "squat", "lunge", "plank", "push-up", "plank"));
+
+    [Fact]
+    public void A_strange_move_inside_a_round_is_extra() => Assert.Contains(
+        "2 burpee Extra", InOrder(StructureType.RepSets, 2, "squat", "lunge", "squat", "burpee", "lunge"));
+
+    [Fact]
+    public void A_said_round_that_never_comes_is_missing() => Assert.Equal(
+        ["3 squat Missing", "3 plank Missing"], InOrder(StructureType.RepSets, 3, "squat", "plank", "squat", "plank").TakeLast(2));
+
+    [Fact]
+    public void A_move_cut_to_less_than_its_usual_length_is_short() => Assert.Contains(
+        "2 lunge Short", InOrder(StructureType.RepSets, 2, "squat", "lunge", "squat", "lunge"));
+
+    [Fact]
+    public void A_ladder_owes_one_move_more_at_each_step_and_its_filler_is_not_extra() => Assert.Equal(
+        ["1 squat Fits", "1 jog Fits", "2 squat Fits", "2 lunge Fits", "2 jog Fits", "3 squat Fits", "3 plank Fits", "3 lunge Missing"],
+        InOrder(StructureType.Ladder, null, "squat", "jog", "squat", "lunge", "jog", "squat", "plank"));
+
+    [Fact]
+    public void Nothing_is_owed_where_no_rounds_are_said() => Assert.Empty(InOrder(StructureType.RepSets, null, "squat", "lunge", "squat"));
 }

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using AnyPace.Core.Captions;
 using AnyPace.Core.Checks;
 using AnyPace.Core.Lexicon;
@@ -31,6 +32,10 @@ public sealed record DeskView(
     public IReadOnlyList<Finding> Settled => [.. Findings.Where(f => Decisions.ContainsKey(f.Fingerprint))];
 
     public Timeline Timeline => Version.Timeline;
+
+    /// <summary>The said doses, each laid out bout by bout beside what was read.</summary>
+    public IEnumerable<(Structure Structure, ImmutableArray<ExpectedBout> Rows)> Laid =>
+        Timeline.Structures.Select(s => (s, Expected.Of(s, Timeline))).Where(l => !l.Item2.IsEmpty);
 
     public IReadOnlyList<Bout> Doubtful => [.. Timeline.Bouts.Where(b => b.Doubtful)];
 
