@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Reflection;
+using System.Text.RegularExpressions;
 using AnyPace.Core.Sessions;
 using YamlDotNet.Serialization;
 using YamlDotNet.Serialization.NamingConventions;
@@ -7,7 +8,7 @@ using YamlDotNet.Serialization.NamingConventions;
 namespace AnyPace.Core.Lexicon;
 
 /// <summary>Reads the YAML families and refuses anything incomplete, unknown or ambiguous.</summary>
-public static class LexiconLoader
+public static partial class LexiconLoader
 {
     private const string ActivitiesFile = "activities.yaml";
 
@@ -61,7 +62,15 @@ public static class LexiconLoader
         }
 
         Validate(moves);
-        var lexicon = new MoveLexicon(moves);
+        var ideas = files.SelectMany(f => f.Family.Ideas).ToDictionary(i => i.Key, i => string.Join('/', i.Value));
+        string Spelled(string text) => IdeaName().Replace(text, m => ideas.TryGetValue(m.Value[1..], out var words) ? words : throw new LexiconException($"'{text}' uses '{m.Value}', which is no idea of the file."));
+        var described = files.SelectMany(f => f.Family.Descriptions).ToDictionary(d => d.Key, d => d.Value.Select(Spelled).ToList());
+        if (described.Keys.Except(moves.Select(m => m.Id)).FirstOrDefault() is { } stranger)
+        {
+            throw new LexiconException($"'{stranger}' is described, but is not in the lexicon.");
+        }
+
+        var lexicon = new MoveLexicon(moves.Select(m => described.TryGetValue(m.Id, out var says) ? m with { Descriptions = [.. says] } : m));
         return lexicon.Aliases.Contested.IsEmpty
             ? lexicon
             : throw new LexiconException($"Two moves claim the same name: {string.Join(", ", lexicon.Aliases.Contested)}.");
@@ -183,6 +192,9 @@ public static class LexiconLoader
         }
     }
 
+    [GeneratedRegex("@[a-z]+")]
+    private static partial Regex IdeaName();
+
     // The YAML shapes are filled by the deserializer.
     private sealed class ActivitiesYaml
     {
@@ -207,6 +219,10 @@ public static class LexiconLoader
         public MoveYaml Defaults { get; set; } = new();
 
         public List<MoveYaml> Moves { get; set; } = [];
+
+        public Dictionary<string, List<string>> Ideas { get; set; } = [];
+
+        public Dictionary<string, List<string>> Descriptions { get; set; } = [];
     }
 
     private sealed class MoveYaml

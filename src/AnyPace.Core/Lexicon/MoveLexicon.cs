@@ -23,6 +23,7 @@ public sealed class MoveLexicon
         _byId = Moves.ToFrozenDictionary(m => m.Id);
         _byParts = Moves.Where(m => !m.Parts.IsEmpty).ToFrozenDictionary(m => string.Join(Composition.Joint, m.Parts));
         Aliases = AliasIndex.Build(Moves);
+        Described = DescriptionIndex.Build(Moves);
     }
 
     /// <summary>The lexicon shipped with the program.</summary>
@@ -31,6 +32,8 @@ public sealed class MoveLexicon
     public ImmutableArray<Move> Moves { get; }
 
     public AliasIndex Aliases { get; }
+
+    public DescriptionIndex Described { get; }
 
     /// <exception cref="KeyNotFoundException">No such move.</exception>
     public Move this[string id] => Find(id) ?? throw new KeyNotFoundException($"The lexicon has no move '{id}'.");

@@ -22,6 +22,7 @@ public sealed record SaidDose(
     bool Tabata,
     bool Supersets,
     bool Ladder,
+    bool AsMany,
     IReadOnlyList<SaidBeat> Beats,
     IReadOnlyList<Evidence> Evidence)
 {
@@ -62,7 +63,7 @@ public static partial class DoseReader
         }
 
         var rounds = Counted(speech, Rounds(), evidence) ?? Counted(speech, Circuits(), evidence) ?? Twice(speech, evidence);
-        var sets = Counted(speech, Sets(), evidence);
+        var sets = Counted(speech, Sets(), evidence) ?? EachTwice(speech, evidence);
         var moves = Counted(speech, MovesPerRound(), evidence);
         var reps = Counted(speech, Reps(), evidence);
         var roundRest = First(speech, RoundRest(), evidence);
@@ -70,7 +71,8 @@ public static partial class DoseReader
         var ladder = Ladder().Match(speech.Text) is { Success: true } l && Note(speech, l, evidence);
         return new SaidDose(
             beats.Count > 0 ? beats[0].Work : null, beats.Count > 0 ? beats[0].Rest : null, rounds is { High: <= 20 } ? rounds : null,
-            sets?.High, moves is { High: >= 2 } ? moves?.High : null, roundRest, reps, tabata, supersets, ladder, beats, evidence);
+            sets?.High, moves is { High: >= 2 } ? moves?.High : null, roundRest, reps, tabata, supersets, ladder,
+            AsMany().IsMatch(speech.Text), beats, evidence);
     }
 
     /// <summary>Every work length with the rest that is said soon after it.</summary>
@@ -139,6 +141,13 @@ public static partial class DoseReader
     {
         var match = TwiceSaid().Match(speech.Text);
         return match.Success && Note(speech, match, evidence) ? CountRange.Of(2) : null;
+    }
+
+    /// <summary>"Each move twice before we go on".</summary>
+    private static CountRange? EachTwice(Speech speech, List<Evidence> evidence)
+    {
+        var match = EachTwiceSaid().Match(speech.Text);
+        return match.Success && Note(speech, match, evidence) ? CountRange.Of(match.Groups["n"].Success ? match.Groups["n"].Value[0] - '0' : 2) : null;
     }
 
     /// <summary>Repetitions said within a stretch of tokens, such as the words of one bout.</summary>
@@ -217,14 +226,21 @@ public static partial class DoseReader
     [GeneratedRegex(@"\b(no|without|zero|0|any) (rest|break|breaks|rests|stopping|recovery)\b", Options)]
     private static partial Regex NoRest();
 
-    [GeneratedRegex(@"\b(?<w>\d{1,3}|a|1)? ?(?<wu>seconds?|minutes?) ?(of )?(rest|break|off)? ?(in )?between (the )?(rounds?|sets|circuits?|blocks?)|\btake (a|1)? ?(?<w>)(?<wu>minute) (between|after each) round", Options)]
+    [GeneratedRegex(@"\b(?<w>\d{1,3}|a|1)? ?(?<wu>seconds?|minutes?) ?(of )?(rest|break|off)? ?((in )?between (the )?(rounds?|sets|circuits?|blocks?)|((at|when|once|after) ){1,2}(the end of |we finish |you finish |you've done )?(each|every|the|a|that) (round|circuit|block)\b)|\bthen (a|1|(?<w>\d{1,3})) (?<wu>seconds?|minutes?) (of )?(rest|break|off|breather|recovery)? ?(and|before|then) (we |you )?(do|go|repeat|start|run)\b|\btake (a|1)? ?(?<w>)(?<wu>minute) (between|after each) round", Options)]
     private static partial Regex RoundRest();
 
-    [GeneratedRegex(@"\b(?<n>\d{1,2})( to | or |-| )?(?<m>\d{1,2})? (total |full |more |complete |whole )?(rounds|times (through|round|around|over)|laps)\b(?! of \d+ minutes at)|\b(?<n>\d) round (workout|circuit|class|session)\b|\bround (number )?\d of (?<n>\d)\b|\b(the (list|sequence|series|lot|flow|circuit)|both( exercises| moves)?|(all|these) \d( exercises| moves)?) (?<n>\d)( to | or )?(?<m>\d)? times\b|\b(through|circuit|repeat(ed|ing)?( it| this| that| them| everything| the whole thing)?|do (it|this|that|them|everything|the whole thing)( all)?|(go|going) (a?round|through)( (it|this|that|them|these|each \w+|everything|the whole \w+))?|(do|perform|complete|repeat) each \w+)( [\w']+)? (?<n>\d)( to | or )?(?<m>\d)? times\b", Options)]
+    [GeneratedRegex(@"\b(?<n>\d{1,2})( to | or |-| )?(?<m>\d{1,2})? (total |full |more |complete |whole )?(rounds|times (through|round|around|over)|laps|of (those|these|the) (rounds|circuits))\b(?! of \d+ minutes at)|\b(?<n>\d) round (workout|circuit|class|session)\b|\bround (number )?\d of (?<n>\d)\b|\b(the (list|sequence|series|lot|flow|circuit)|both( exercises| moves)?|(all|these) \d( exercises| moves)?) (?<n>\d)( to | or )?(?<m>\d)? times\b|\b(through|circuit|repeat(ed|ing)?( it| this| that| them| everything| the whole thing)?|do (it|this|that|them|everything|the whole thing)( all)?|(go|going) (a?round|through)( (it|this|that|them|these|each \w+|everything|the whole \w+))?|(do|perform|complete|repeat) each \w+)( [\w']+)? (?<n>\d)( to | or )?(?<m>\d)? times\b", Options)]
     private static partial Regex Rounds();
 
-    [GeneratedRegex(@"\b(twice (through|over|round|around)|(through|do|repeat|goes?|going|round|it all|thing|them|that|this|it|everything|circuit|each|all|moves|exercises) twice|2 times|2 times through|(a second|another|1 more) time (through|round|around)|(go|going|do|doing|run|come) (back )?(through )?(it|this|that|them|everything|the whole \w+)( all)?( again)? (a second|another|1 more) time|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once))\b", Options)]
+    [GeneratedRegex(@"\b(twice (through|over|round|around)|(through|do|repeat|goes?|going|round|it all|thing|them|that|this|it|everything|circuit|each|all|moves|exercises) twice|2 times|2 times through|(a second|another|1 more) time (through|round|around)|(do|go through|run|repeat) (it|that|this|them|everything|the (whole|entire) (thing|circuit|lot|round))( all)? (over )?again|(go|going|do|doing|run|come) (back )?(through )?(it|this|that|them|everything|the whole \w+)( all)?( again)? (a second|another|1 more) time|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once))\b", Options)]
     private static partial Regex TwiceSaid();
+
+    [GeneratedRegex(@"\b(each|every|1) (move|exercise|movement|1)( is)?( done| going)? (twice|(?<n>[2-5]) times)\b(?! (through|round|around))", Options)]
+    private static partial Regex EachTwiceSaid();
+
+    /// <summary>As many rounds as fit: repetitions without a set number of rounds.</summary>
+    [GeneratedRegex(@"\b(amraps?|am rap|as many (rounds|reps|times|sets) as)\b", Options)]
+    private static partial Regex AsMany();
 
     [GeneratedRegex(@"\b(?<n>[2-9])( to | or )?(?<m>\d)? circuits\b", Options)]
     private static partial Regex Circuits();
@@ -249,9 +265,9 @@ public static partial class DoseReader
     [GeneratedRegex(@"\b(tabata|tabatas|20 (seconds )?on (and )?10 (seconds )?off|8 rounds of 20)\b", Options)]
     private static partial Regex Tabata();
 
-    [GeneratedRegex(@"\b(super ?sets?|trisets?|tri sets?|giant sets?|pair(s)? of exercises|back to back (with|exercises|pair))\b", Options)]
+    [GeneratedRegex(@"\b(super ?sets?|trisets?|tri sets?|giant sets?|pair(s)? of exercises|pair(ing|ed)?( up)? (the |our |2 )?(exercises|moves)|in pairs|a1 (and|a2)|a 1 and a 2|back to back (with|exercises|pair))\b", Options)]
     private static partial Regex Superset();
 
-    [GeneratedRegex(@"\b(ladder|add(ing)? (on|1|another) (exercise|move)( each| every)?|add on (workout|round)|pyramid)\b", Options)]
+    [GeneratedRegex(@"\b(ladder|add(ing|s)? (on )?(on|1|a|another|1 more|a new|1 new) (exercise|move|movement)( on)?( each| every| at| to the)?|add on (workout|round|class|style|format)|pyramid)\b", Options)]
     private static partial Regex Ladder();
 }

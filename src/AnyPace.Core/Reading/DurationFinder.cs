@@ -75,6 +75,7 @@ internal static class DurationFinder
         {
             ("off", _, _) => DurationKind.Rest,
             ("rest" or "recovery", not "to", _) => DurationKind.Rest,
+            ("to", "get" or "have" or "got", _) when i + 2 < tokens.Count && tokens[i + 2].Text is "recover" or "rest" or "breathe" => DurationKind.Rest,
             (_, "for", "rest" or "resting") => DurationKind.Rest,
             ("on" or "work", _, _) when Follows(tokens, i + 2) => DurationKind.Work,
             (_, "for", "work" or "working" or "go") => DurationKind.Work,
@@ -111,6 +112,12 @@ internal static class DurationFinder
             if (tokens[t].Number is not null || ClauseStarts.Contains(word))
             {
                 break;
+            }
+
+            // "Forty seconds to work and you'll get twenty to recover".
+            if (t == after && word == "to" && t + 1 < tokens.Count && tokens[t + 1].Text is "work")
+            {
+                return DurationKind.Work;
             }
 
             if (RestAfter.Contains(word))

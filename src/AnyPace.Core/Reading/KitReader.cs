@@ -46,7 +46,7 @@ internal static partial class KitReader
         ["kettlebell"] = ["dumbbell"],
         ["chair"] = ["bench", "step"],
         ["step"] = ["bench", "chair"],
-        ["towel"] = ["resistance band", "mat", "sliders", "strap"],
+        ["towel"] = ["resistance band", "mat", "sliders", "strap", "foam roller", "pilates ball", "cushion", "yoga block"],
         ["cushion"] = ["mat", "yoga block", "pilates ball", "bolster"],
         ["blanket"] = ["mat", "bolster"],
         ["resistance band"] = ["strap", "dumbbell"],
@@ -74,8 +74,9 @@ internal static partial class KitReader
                 var last = speech.TokenAt(match.Index + match.Length - 1);
                 var before = speech.Before(token, 12);
                 var after = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 9);
+                var needed = NeedWords().IsMatch($"{before} {match.Value}");
                 var with = WithOrWithout().IsMatch(before);
-                if ((Without().IsMatch(before) && !with) || Imagined().IsMatch(before) || (PutBefore().IsMatch(before) && PutAfter().IsMatch(after)))
+                if ((Without().IsMatch(before) && !with && !ButIfYouHave().IsMatch(after)) || Imagined().IsMatch(before) || (PutBefore().IsMatch(before) && PutAfter().IsMatch(after)))
                 {
                     continue;
                 }
@@ -83,15 +84,15 @@ internal static partial class KitReader
                 var instead = with ? null : InsteadOf(before, after, speech.Preceding(token, 40), item);
                 standsFor ??= instead;
                 var said = instead is not null ? KitNeed.Substitute
-                    : with || OptionalBefore().IsMatch(before) || OptionalAfter().IsMatch(after) || (LackBefore().IsMatch(before) && NoMatter().IsMatch(after)) ? KitNeed.Optional
+                    : with || OptionalBefore().IsMatch(before) || OptionalAfter().IsMatch(after) || SoftEnough().IsMatch(after) || (LackBefore().IsMatch(before) && NoMatter().IsMatch(after)) ? KitNeed.Optional
                     : KitNeed.Required;
-                if (speech.At(token) < firstBout && (said != KitNeed.Required || NeedWords().IsMatch(before)))
+                if (speech.At(token) < firstBout && (said != KitNeed.Required || needed))
                 {
                     // What is said of it before the class begins settles it; the plainest need said there counts.
                     opening = opening is { } held && held <= said ? held : said;
                 }
 
-                must |= said == KitNeed.Required && NeedWords().IsMatch(before);
+                must |= said == KitNeed.Required && needed;
                 plain |= said == KitNeed.Required;
                 may |= said == KitNeed.Optional;
                 stands |= said == KitNeed.Substitute;
@@ -206,13 +207,13 @@ internal static partial class KitReader
     [GeneratedRegex(@"\b(stability|swiss|exercise|gym|fit) balls?\b", Options)]
     private static partial Regex Ball();
 
-    [GeneratedRegex(@"\b(bar ?bells?|pull up bar|a bar\b)", Options)]
+    [GeneratedRegex(@"\b(bar ?bells?|pull up bar|a bar\b|(?<!(raise|raising|lower|set|high) )(the|your) bar\b)", Options)]
     private static partial Regex Bar();
 
     [GeneratedRegex(@"\bankle weights?\b", Options)]
     private static partial Regex AnkleWeight();
 
-    [GeneratedRegex(@"\b(aerobic step|step platform|stepper|(need|use|have|grab|want|got|using) a step\b(?! (to|out|back|forward|and|together|behind|touch|in))|bottom step|a step or a?|a sturdy step|plyo box)\b", Options)]
+    [GeneratedRegex(@"\b(aerobic step|step platform|stepper|(need|use|have|grab|want|got|using) a step\b(?! (to|out|back|forward|and|together|behind|touch|in))|bottom (step|stair)|a step or a?|a sturdy step|(yourself|get your|got your|grab your|find) (a )?step|(on|onto|off) (the|your) step\b(?! (back|touch|out|forward|to|together|behind))|a stair\b|plyo box)\b", Options)]
     private static partial Regex Step();
 
     [GeneratedRegex(@"\b((a|your|the|real) (skipping|jump) rope|(?<!under |under a |over )(a|your|the) rope)\b", Options)]
@@ -257,6 +258,14 @@ internal static partial class KitReader
     [GeneratedRegex(@"\b(with (or|and) without|(can|could) do (it|this|these|them|that|the \w+) without)( (a|an|any|the|your))*$", Options)]
     private static partial Regex WithOrWithout();
 
+    /// <summary>"You don't need weights, but if you've got some, hold them."</summary>
+    [GeneratedRegex(@"^([\w']+ ){0,3}but if you( have|'ve got|'ve| got| want| like| do)\b", Options)]
+    private static partial Regex ButIfYouHave();
+
+    /// <summary>What can be done on any soft floor, or with one's own hands, needs no kit.</summary>
+    [GeneratedRegex(@"^([\w']+ ){0,3}(or (a |an |some |any |the )?(rug|carpet|soft)\b|(honestly |but |the )*carpet (is|will be|works|would)|(and |but )?if you (haven't got|don't have|haven't) (1|any|it|them)( just)? (pretend|imagine|mime|go without|carry on|do it without|no (problem|worries)|(that's|it's) (okay|ok|fine|all right))|(would|will|might|could|can) be (lovely|nice|great|handy|helpful|useful|good|a help))", Options)]
+    private static partial Regex SoftEnough();
+
     [GeneratedRegex(@"\b(put|place|set|lay|leave|drop)( (the|your|those|both|that|heavier|lighter))*$", Options)]
     private static partial Regex PutBefore();
 
@@ -276,16 +285,16 @@ internal static partial class KitReader
     [GeneratedRegex(@"^([\w']+ ){0,6}(using|got|have|with|my) (a )?(?<l>\d+s?( (and|or|to) (a )?\d+s?)*)\b(?! (seconds?|minutes?|moves|exercises|rounds))", Options)]
     private static partial Regex LoadLater();
 
-    [GeneratedRegex(@"\b(no|without|don't need|do not need|won't need|not need|put down|drop|lose|leave|instead of|isn't|not a)( (a|an|any|the|your|those|need|for))*$", Options)]
+    [GeneratedRegex(@"(?<!\bif you('ve got| have|'ve) )\b(no|without|don't need|do not need|won't need|not need|put down|drop|lose|leave|instead of|isn't|not a|(not|won't be|aren't|isn't) using)( (a|an|any|the|your|those|need|for))*$", Options)]
     private static partial Regex Without();
 
     [GeneratedRegex(@"(\b(imagine|imaginary|pretend|invisible|(?<!might |may |would |you'd |i'd |if you )like\b(?! to)|as if|as though)( [\w']+){0,4}|(?<!well )\bas)$", Options)]
     private static partial Regex Imagined();
 
-    [GeneratedRegex(@"(\bif (you (don't|do not|haven't|have no)|not)\b.*|\binstead( of)?\b.*|\b(substitute|swap)\b.*|\bor( even)?( (a|an|some|use|2|couple|of|water|grab|take|even|just|sturdy|solid|strong|heavy|light|kitchen|dining|the|your))*)$", Options)]
+    [GeneratedRegex(@"(\bif (you (don't|do not|haven't|have no)|not)\b.*|\binstead( of)?\b.*|\b(substitute|swap)\b.*|\b(could|can) (easily |also |just )*(do (this|it|these|that|them) with|use)( (a|1|an|just|some|your|single))*|\bor( even)?( (a|an|some|use|2|couple|of|water|grab|take|even|just|sturdy|solid|strong|heavy|light|kitchen|dining|the|your))*)$", Options)]
     private static partial Regex SubstituteBefore();
 
-    [GeneratedRegex(@"\b(no|don't have|haven't got|do not have|without|in place of) (a |any )?(bench|dumbbells?|kettlebells?|bands?|weights|mats?|step)\b( [\w']+){0,7}$", Options)]
+    [GeneratedRegex(@"\b(no|don't have|haven't got|do not have|without|in place of) (a |any )?(bench|dumbbells?|kettlebells?|bands?|weights|mats?|step|1|any)\b( [\w']+){0,7}$", Options)]
     private static partial Regex Lacking();
 
     [GeneratedRegex(@"\b(only|just) (got|have|own)( (a|1|some|2|light|small|your))*$", Options)]
@@ -294,7 +303,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"^([\w']+ ){0,4}(will (do|work|be fine)|would (do|work)|works|is fine|instead|are fine|do the job)\b", Options)]
     private static partial Regex WillDo();
 
-    [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|the)\b.*|\b(optional\w*|if you('ve)? (have|want|need|like|got|prefer|would)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|for (balance|support|comfort)|or)\b( [\w']+){0,7})$", Options)]
+    [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|the)\b.*|\b(optional\w*|if you('ve| do)? (have|want|need|like|got|prefer|would)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|for (balance|support|comfort)(?! and)|or)\b( [\w']+){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
     [GeneratedRegex(@"^(([\w']+ ){0,4}(optional|in case|if (balance|your|the floor|needed|necessary)|nearby|close by|handy|to hand|within reach|if (you(?! (don't|haven't|do not))|you'd|you've|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (balance|support|comfort))\b", Options)]

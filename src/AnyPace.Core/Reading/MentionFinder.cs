@@ -61,6 +61,7 @@ public static class MentionFinder
         }
 
         var misheard = Misheard(speech, lexicon, raw);
+        Described(speech, lexicon, raw);
         ShortNames(speech, lexicon, raw);
         Combine(speech, lexicon, raw);
         var listed = Listed(speech, raw);
@@ -154,6 +155,26 @@ public static class MentionFinder
 
         raw.Sort((a, b) => a.Token.CompareTo(b.Token));
         return found;
+    }
+
+    /// <summary>Adds moves that are described where nothing is named, and narrows general names by what is said around them ("squat ... explode up").</summary>
+    private static void Described(Speech speech, MoveLexicon lexicon, List<(AliasHit Hit, int Token, int Length)> raw)
+    {
+        foreach (var hit in lexicon.Described.Find(speech.Stems, t => speech.Tokens[t].Stops))
+        {
+            var end = hit.Start + hit.Length;
+            var within = raw.FindAll(r => r.Token < end && r.Token + r.Length > hit.Start);
+            bool Yields((AliasHit Hit, int Token, int Length) r) => r.Hit.Weak
+                ? hit.Names || r.Hit.Words < hit.Words.Length
+                : hit.Names && r.Hit.Move.Id != hit.Move.Id && r.Hit.Words < hit.Words.Length && Enumerable.Range(r.Token, r.Length).Any(t => hit.Words.Contains(t));
+            if (within.TrueForAll(Yields) && (!hit.Names || within.Count > 0))
+            {
+                raw.RemoveAll(within.Contains);
+                raw.Add((new AliasHit(hit.Move, !hit.Names, hit.Words.Length), hit.Start, hit.Length));
+            }
+        }
+
+        raw.Sort((a, b) => a.Token.CompareTo(b.Token));
     }
 
     /// <summary>Words that stand for a longer name said before: "into the presses" after a shoulder press.</summary>
