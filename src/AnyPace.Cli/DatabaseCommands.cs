@@ -1,8 +1,11 @@
+using System.Collections.Immutable;
 using System.CommandLine;
 using AnyPace.Core.Captions;
 using AnyPace.Core.Lexicon;
 using AnyPace.Core.Matching;
+using AnyPace.Core.Measures;
 using AnyPace.Core.Reading;
+using AnyPace.Core.Sessions;
 using AnyPace.Data;
 using AnyPace.Data.Accounts;
 using AnyPace.Data.Members;
@@ -34,7 +37,8 @@ internal static class DatabaseCommands
     public static Command LoadDemo()
     {
         var folder = new Argument<string>("folder") { Description = "The demo studio's folder." };
-        var command = new Command("load-demo", "Load the demo studio into an empty database.") { folder };
+        var also = new Option<string[]>("--also") { Description = "Further folders of captions and marked timelines; what they keep aside is left out.", AllowMultipleArgumentsPerToken = true, DefaultValueFactory = _ => [] };
+        var command = new Command("load-demo", "Load the demo studio into an empty database.") { folder, also };
         command.SetAction(async (parse, stop) =>
         {
             await using var source = Database.Connect(ConnectionString());
@@ -50,7 +54,12 @@ internal static class DatabaseCommands
             var people = new DeserializerBuilder().WithNamingConvention(CamelCaseNamingConvention.Instance).Build()
                 .Deserialize<People>(await File.ReadAllTextAsync(Path.Combine(path, "people.yaml"), stop));
             var accounts = await LoadPeopleAsync(database, people, stop);
-            await LoadSessionsAsync(sessions, path, people, accounts, stop);
+            foreach (var from in new[] { path }.Concat(parse.GetValue(also)!))
+            {
+                await LoadSessionsAsync(sessions, from, people, accounts, from == path, stop);
+            }
+
+            await LoadLogsAsync(database, sessions, people, accounts, stop);
             return 0;
         });
         return command;
@@ -113,7 +122,18 @@ internal static class DatabaseCommands
             {
                 await profiles.SaveAsync(
                     account.Id,
-                    new MemberProfile(p.Minutes, p.MaxImpact is null ? null : Enum.Parse<Impact>(p.MaxImpact, ignoreCase: true), p.Level, p.Goal, [.. p.Kit], [.. p.Spare]),
+                    new MemberProfile
+                    {
+                        Minutes = p.Minutes,
+                        MaxImpact = p.MaxImpact is null ? null : Enum.Parse<Impact>(p.MaxImpact, ignoreCase: true),
+                        Level = p.Level,
+                        Goals = [.. p.Goals],
+                        Kit = [.. p.Kit],
+                        Spare = [.. p.Spare],
+                        Loads = p.Loads.ToImmutableSortedDictionary(),
+                        MaxNoise = p.MaxNoise is null ? null : Enum.Parse<Noise>(p.MaxNoise, ignoreCase: true),
+                        Days = [.. p.Days.Select(d => Enum.Parse<DayOfWeek>(d, ignoreCase: true))],
+                    },
                     stop);
             }
         }
@@ -122,15 +142,18 @@ internal static class DatabaseCommands
     }
 
     /// <summary>Takes in every class as its manager would: read, corrected by the cataloguer where it was wrong, published, all but the drafts.</summary>
-    private static async Task LoadSessionsAsync(SessionStore sessions, string path, People people, Dictionary<string, Guid> accounts, CancellationToken stop)
+    /// <param name="withAside">False leaves out the classes that the reading is only ever judged on.</param>
+    private static async Task LoadSessionsAsync(SessionStore sessions, string path, People people, Dictionary<string, Guid> accounts, bool withAside, CancellationToken stop)
     {
         var reading = new CaptionReading(MoveLexicon.Default);
-        var golds = Directory.GetFiles(Path.Combine(path, "gold"), "*.json").Select(f => GoldReading.Parse(File.ReadAllText(f))).OrderBy(g => g.Date, StringComparer.Ordinal);
+        var golds = Directory.GetFiles(Path.Combine(path, "gold"), "*.json").Select(f => GoldReading.Parse(File.ReadAllText(f)))
+            .Where(g => withAside || !g.KeptAside)
+            .OrderBy(g => g.Date, StringComparer.Ordinal);
         var (manager, cataloguer) = (accounts[people.Manager], accounts[people.Cataloguer]);
         foreach (var gold in golds)
         {
             var captions = CaptionReader.Read(await File.ReadAllBytesAsync(Path.Combine(path, "captions", gold.Captions), stop));
-            var facts = new SessionFacts(gold.Title, gold.Coach, DateOnly.ParseExact(gold.Date, "yyyy-MM-dd"), gold.StatedMinutes);
+            var facts = new SessionFacts(gold.Title, gold.Coach, DateOnly.ParseExact(gold.Date, "yyyy-MM-dd"), gold.StatedMinutes, people.Series.FirstOrDefault(x => x.Value.Contains(gold.Title)).Key);
             var proposed = reading.Read(captions, new ReadingContext(gold.Title, gold.StatedMinutes));
             var id = await sessions.TakeInAsync(facts, gold.Captions, CaptionWriter.WebVtt(captions.Cues), proposed, manager, stop);
             if (people.Drafts.Contains(gold.Title))
@@ -140,6 +163,25 @@ internal static class DatabaseCommands
 
             var saved = await sessions.SaveAsync(id, 1, gold.Correct(proposed), "Marked through against the recording", cataloguer, stop);
             await sessions.PublishAsync(id, saved.Saved!.Value, manager, stop);
+        }
+    }
+
+    /// <summary>What the demo's members did in the days before, so that For me has something to go by.</summary>
+    private static async Task LoadLogsAsync(Database database, SessionStore sessions, People people, Dictionary<string, Guid> accounts, CancellationToken stop)
+    {
+        var log = new LogStore(database);
+        var byTitle = (await sessions.AllAsync(stop)).ToDictionary(s => s.Facts.Title, s => s.Id);
+        foreach (var person in people.Accounts)
+        {
+            foreach (var done in person.Log)
+            {
+                await log.AddAsync(
+                    accounts[person.Name],
+                    new LogEntry(
+                        Guid.CreateVersion7(), byTitle[done.Title], done.Title, DateTimeOffset.UtcNow.AddDays(-done.DaysAgo), Paces.Parse(done.Pace), done.Effort, "", done.Note,
+                        done.Loads.ToImmutableSortedDictionary()),
+                    stop);
+            }
         }
     }
 
@@ -154,6 +196,9 @@ internal static class DatabaseCommands
 
         public List<string> Drafts { get; set; } = [];
 
+        /// <summary>Titles by series.</summary>
+        public Dictionary<string, List<string>> Series { get; set; } = [];
+
         public List<Person> Accounts { get; set; } = [];
     }
 
@@ -166,6 +211,8 @@ internal static class DatabaseCommands
         public string Role { get; set; } = "";
 
         public ProfileYaml? Profile { get; set; }
+
+        public List<DoneYaml> Log { get; set; } = [];
     }
 
     private sealed class ProfileYaml
@@ -176,10 +223,33 @@ internal static class DatabaseCommands
 
         public int? Level { get; set; }
 
-        public string? Goal { get; set; }
+        public List<string> Goals { get; set; } = [];
+
+        public string? MaxNoise { get; set; }
+
+        public List<string> Days { get; set; } = [];
+
+        /// <summary>Kilograms by item.</summary>
+        public Dictionary<string, double> Loads { get; set; } = [];
 
         public List<string> Kit { get; set; } = [];
 
         public List<string> Spare { get; set; } = [];
+    }
+
+    private sealed class DoneYaml
+    {
+        public string Title { get; set; } = "";
+
+        public double DaysAgo { get; set; }
+
+        public string Pace { get; set; } = "led";
+
+        public int? Effort { get; set; }
+
+        public string Note { get; set; } = "";
+
+        /// <summary>Kilograms by move id.</summary>
+        public Dictionary<string, double> Loads { get; set; } = [];
     }
 }

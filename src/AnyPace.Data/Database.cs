@@ -42,6 +42,14 @@ public sealed class Database(NpgsqlDataSource source)
         return result;
     }
 
+    /// <summary>Keeps what was worked out from other rows and can be worked out again: nobody's change, so no audit row.</summary>
+    public async Task DeriveAsync(string sql, Action<NpgsqlParameterCollection> fill, CancellationToken stop)
+    {
+        await using var command = source.CreateCommand(sql);
+        fill(command.Parameters);
+        await command.ExecuteNonQueryAsync(stop);
+    }
+
     /// <summary>One statement with its audit row; returns the rows touched.</summary>
     public Task<int> WriteAsync(Audit audit, string sql, Action<NpgsqlParameterCollection> fill, CancellationToken stop) =>
         WriteAsync(
@@ -73,6 +81,8 @@ internal static class Parameters
     }
 
     public static NpgsqlParameterCollection Text(this NpgsqlParameterCollection p, string? value) => p.With(value, NpgsqlDbType.Text);
+
+    public static NpgsqlParameterCollection Texts(this NpgsqlParameterCollection p, IEnumerable<string> values) => p.With(values.ToArray(), NpgsqlDbType.Array | NpgsqlDbType.Text);
 
     public static NpgsqlParameterCollection Uuid(this NpgsqlParameterCollection p, Guid? value) => p.With(value, NpgsqlDbType.Uuid);
 

@@ -40,6 +40,11 @@ internal static class Make
     public static CatalogueEntry Entry(string title, Timeline timeline, string coach = "Ottoline Vane", int day = 1) =>
         CatalogueEntry.Of(Guid.CreateVersion7(), title, coach, new DateTimeOffset(2026, 9, day, 9, 0, 0, TimeSpan.Zero), timeline, Lexicon);
 
+    public static Listing Listing(CatalogueEntry entry, string? series = null, params string[] words) =>
+        Core.Finding.Listing.Of(entry, 1, series, words.Select(WordStem.Of));
+
+    public static CatalogueSnapshot Library(params CatalogueEntry[] entries) => new(entries.Select(e => Listing(e)), Lexicon);
+
     /// <summary>Twenty quiet minutes: a warm-up, squats and bridges, a cool-down; a mat.</summary>
     public static Timeline QuietClass(double scale = 1) => Timeline(
         [Phase(PhaseKind.WarmUp, 0, 240 * scale), Phase(PhaseKind.Work, 240 * scale, 1020 * scale), Phase(PhaseKind.CoolDown, 1020 * scale, 1200 * scale)],

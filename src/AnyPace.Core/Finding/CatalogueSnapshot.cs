@@ -5,8 +5,11 @@ using AnyPace.Core.Sessions;
 namespace AnyPace.Core.Finding;
 
 /// <summary>One value of a facet with what choosing it would give.</summary>
-/// <param name="Count">Sessions that would be found with this value chosen and all other facets as they are.</param>
-public sealed record FacetValue<T>(T Value, int Count, bool Chosen);
+/// <param name="Count">Sessions that have it under all other facets; for facets whose values narrow, under all that is chosen.</param>
+public sealed record FacetValue(string Value, int Count, bool Chosen);
+
+/// <summary>A facet's values, those of the closed list in its order, others by count.</summary>
+public sealed record FacetResult(Facet Facet, ImmutableArray<FacetValue> Values);
 
 /// <summary>A bar of the time histogram: sessions that need from..to minutes, under all other facets.</summary>
 public sealed record TimeBar(int FromMinutes, int ToMinutes, int Count, bool Inside);
@@ -15,121 +18,265 @@ public sealed record TimeBar(int FromMinutes, int ToMinutes, int Count, bool Ins
 public sealed record Relaxation(string Text, FindQuery Query, int Count);
 
 /// <summary>What a query gives.</summary>
+/// <param name="Total">All that fit; <paramref name="Found"/> is one page of them.</param>
 public sealed record FindResult(
-    ImmutableArray<CatalogueEntry> Found,
-    ImmutableArray<FacetValue<Impact>> Impact,
-    ImmutableArray<FacetValue<int>> Level,
-    ImmutableArray<FacetValue<string>> Focus,
-    ImmutableArray<FacetValue<string>> Kit,
-    ImmutableArray<TimeBar> Time,
-    ImmutableArray<Relaxation> Relaxations);
+    int Total, ImmutableArray<SessionRow> Found, ImmutableArray<FacetResult> Facets, ImmutableArray<FacetValue> Kit, ImmutableArray<TimeBar> Time, ImmutableArray<Relaxation> Relaxations)
+{
+    public FacetResult Of(Facet facet) => Facets.First(f => f.Facet == facet);
+}
 
-/// <summary>The published library at one moment; immutable, so that any number of requests share it.</summary>
-public sealed class CatalogueSnapshot(IEnumerable<CatalogueEntry> entries, MoveLexicon lexicon)
+/// <summary>A session's place in the snapshot, with what can be read of it there.</summary>
+public readonly record struct SessionRow(Segment Segment, int Row)
+{
+    public Guid Id => Segment.Ids[Row];
+
+    public string Title => Segment.Titles[Row];
+
+    public string Coach => Segment.Coach(Row);
+
+    public ImmutableArray<KitRequirement> Kit => Segment.Kit(Row);
+
+    public PaceColumns At(Pace pace) => Segment.Columns[(int)pace];
+}
+
+/// <summary>
+/// The published library at one moment; immutable, so that any number of requests share it. It is made of segments: a large one from the last full
+/// read, and a small one with what was published since; a bit a row says what still stands.
+/// </summary>
+public sealed class CatalogueSnapshot
 {
     /// <summary>Width of a histogram bar in minutes, and how many there are; the last takes all that is longer.</summary>
     public const int BarMinutes = 5;
-    private const int Bars = 12;
+    public const int Bars = 18;
+
+    /// <summary>Rows on a page; nobody reads more, and the page stays light.</summary>
+    public const int PageRows = 24;
 
     public static readonly CatalogueSnapshot Empty = new([], MoveLexicon.Default);
 
-    public ImmutableArray<CatalogueEntry> Entries { get; } = [.. entries.OrderByDescending(e => e.PublishedAt)];
+    private readonly ImmutableArray<(Segment Segment, ulong[] Live)> _parts;
+    private readonly ImmutableDictionary<Guid, Listing> _since;
+    private readonly MoveLexicon _lexicon;
 
-    public CatalogueEntry? Entry(Guid id) => Entries.FirstOrDefault(e => e.Id == id);
-
-    /// <summary>Kit items that some session requires, in order of use.</summary>
-    private IEnumerable<string> KitInUse => Entries.SelectMany(e => e.RequiredKit).GroupBy(k => k).OrderByDescending(g => g.Count()).ThenBy(g => g.Key).Select(g => g.Key);
-
-    public FindResult Find(FindQuery query)
+    public CatalogueSnapshot(IEnumerable<Listing> listings, MoveLexicon lexicon)
+        : this(new Segment(listings) is var base0 ? [(base0, Bits.All(base0.Rows))] : [], ImmutableDictionary<Guid, Listing>.Empty, lexicon)
     {
-        var found = Matching(query);
-        return new FindResult(
-            Sorted(found, query),
-            [.. Enum.GetValues<Impact>().Select(v => new FacetValue<Impact>(v, Count(query with { Impact = [v] }), query.Impact.Contains(v)))],
-            [.. Enumerable.Range(1, 5).Select(v => new FacetValue<int>(v, Count(query with { Level = [v] }), query.Level.Contains(v)))],
-            [
-                .. Vocabulary.Muscles
-                    .Select(v => new FacetValue<string>(v, Count(query with { Focus = [v] }), query.Focus.Contains(v)))
-                    .Where(f => f.Chosen || Entries.Any(e => e.Measures.At(query.Pace).Focus.Contains(f.Value))),
-            ],
-            [
-                .. KitInUse.Union(query.Kit).Where(v => v != FindQuery.NoKit)
-                    .Select(v => new FacetValue<string>(v, Count(query with { Kit = query.Kit.Remove(FindQuery.NoKit).Add(v) }), query.Kit.Contains(v)))
-                    .Append(new FacetValue<string>(FindQuery.NoKit, Count(query with { Kit = [FindQuery.NoKit] }), query.Kit.Contains(FindQuery.NoKit))),
-            ],
-            Histogram(query),
-            found.Count == 0 ? Relax(query) : []);
     }
 
-    private int Count(FindQuery query) => Entries.Count(e => Fits(e, query));
-
-    private List<CatalogueEntry> Matching(FindQuery query) => [.. Entries.Where(e => Fits(e, query))];
-
-    private bool Fits(CatalogueEntry entry, FindQuery query)
+    private CatalogueSnapshot(ImmutableArray<(Segment, ulong[])> parts, ImmutableDictionary<Guid, Listing> since, MoveLexicon lexicon)
     {
-        var sheet = entry.Measures.At(query.Pace);
-        var minutes = sheet.Time.Needed.Minutes;
-        return (query.MinMinutes is null || minutes >= query.MinMinutes)
-            && (query.MaxMinutes is null || minutes <= query.MaxMinutes)
-            && (query.Impact.IsEmpty || query.Impact.Contains(sheet.Impact.Class))
-            && (query.Level.IsEmpty || query.Level.Contains(sheet.Difficulty.Level))
-            && (query.Focus.IsEmpty || query.Focus.Any(sheet.Focus.Contains))
-            && (query.Kit.IsEmpty || !entry.Lacking(query.Kit).Any())
-            && (query.Words.Length == 0 || Says(entry, query.Words));
+        (_parts, _since, _lexicon) = (parts, since, lexicon);
+        Count = _parts.Sum(p => Bits.Count(p.Live));
     }
 
-    /// <summary>Every word asked for begins a word of the title, the coach or a move.</summary>
-    private bool Says(CatalogueEntry entry, string words)
-    {
-        var text = string.Join(' ', entry.Timeline.Bouts.Select(b => lexicon[b.MoveId].Name).Distinct().Prepend(entry.Coach).Prepend(entry.Title));
-        var stems = text.Split([' ', '-'], StringSplitOptions.RemoveEmptyEntries).Select(WordStem.Of).ToHashSet();
-        return words.Split([' ', '-'], StringSplitOptions.RemoveEmptyEntries)
-            .All(w => stems.Any(s => s.StartsWith(WordStem.Of(w), StringComparison.Ordinal)));
-    }
+    /// <summary>Sessions in the library.</summary>
+    public int Count { get; }
 
-    private static ImmutableArray<CatalogueEntry> Sorted(List<CatalogueEntry> found, FindQuery query) => query.Sort switch
-    {
-        FindSort.Shortest => [.. found.OrderBy(e => e.Measures.At(query.Pace).Time.Needed)],
-        FindSort.Easiest => [.. found.OrderBy(e => e.Measures.At(query.Pace).Difficulty.Score)],
-        _ => [.. found],
-    };
+    /// <summary>Changes since the last full read; a caller rebuilds when they grow many.</summary>
+    public int Changes => _since.Count;
 
-    private ImmutableArray<TimeBar> Histogram(FindQuery query)
-    {
-        var open = query with { MinMinutes = null, MaxMinutes = null };
-        var minutes = Entries.Where(e => Fits(e, open)).Select(e => e.Measures.At(query.Pace).Time.Needed.Minutes).ToList();
-        return
-        [
-            .. Enumerable.Range(0, Bars).Select(i =>
-            {
-                var from = i * BarMinutes;
-                var last = i == Bars - 1;
-                return new TimeBar(
-                    from, from + BarMinutes, minutes.Count(m => m >= from && (last || m < from + BarMinutes)),
-                    (query.MinMinutes is null || from >= query.MinMinutes) && (query.MaxMinutes is null || from + BarMinutes <= query.MaxMinutes));
-            }),
-        ];
-    }
+    /// <summary>All rows that stand, newest of each segment first.</summary>
+    public IEnumerable<SessionRow> Rows => _parts.SelectMany(p => Enumerable.Range(0, p.Segment.Rows).Where(r => Bits.Has(p.Live, r)).Select(r => new SessionRow(p.Segment, r)));
 
-    private ImmutableArray<Relaxation> Relax(FindQuery query)
+    internal ImmutableArray<(Segment Segment, ulong[] Live)> Parts => _parts;
+
+    public SessionRow? Row(Guid id)
     {
-        var ways = new List<Relaxation>();
-        void Try(bool set, string text, FindQuery relaxed)
+        foreach (var (segment, live) in _parts)
         {
-            if (set && Count(relaxed) is > 0 and var n)
+            if (segment.RowOf(id) is { } row && Bits.Has(live, row))
             {
-                ways.Add(new Relaxation(text, relaxed, n));
+                return new SessionRow(segment, row);
             }
         }
 
-        Try(query.MaxMinutes is not null, $"up to {query.MaxMinutes + 5} minutes", query with { MaxMinutes = query.MaxMinutes + 5 });
-        Try(query.MinMinutes is not null || query.MaxMinutes is not null, "any length", query with { MinMinutes = null, MaxMinutes = null });
-        Try(!query.Impact.IsEmpty, "any impact", query with { Impact = [] });
-        Try(!query.Level.IsEmpty, "any level", query with { Level = [] });
-        Try(!query.Focus.IsEmpty, "any muscles", query with { Focus = [] });
-        Try(!query.Kit.IsEmpty, "any kit", query with { Kit = [] });
-        Try(query.Words.Length > 0, $"without \"{query.Words}\"", query with { Words = "" });
-        Try(query.Pace != Pace.Eased, "at Ease", query with { Pace = Pace.Eased });
-        return [.. ways.OrderBy(w => w.Count).Take(4)];
+        return null;
+    }
+
+    /// <summary>The snapshot after one session was published, changed or withdrawn (null).</summary>
+    public CatalogueSnapshot With(Guid id, Listing? listing)
+    {
+        var since = listing is null ? _since.Remove(id) : _since.SetItem(id, listing);
+        var (large, live) = _parts[0];
+        if (large.RowOf(id) is { } row && Bits.Has(live, row))
+        {
+            live = [.. live];
+            live[row >> 6] &= ~(1UL << (row & 63));
+        }
+
+        var small = new Segment(since.Values);
+        return new CatalogueSnapshot([(large, live), (small, Bits.All(small.Rows))], since, _lexicon);
+    }
+
+    /// <param name="fit">For <see cref="FindSort.Fit"/>: how well a row fits the member, any scale, more is better.</param>
+    public FindResult Find(FindQuery query, Func<SessionRow, float>? fit = null)
+    {
+        var answers = _parts.Select(p => new SegmentAnswer(p.Segment, p.Live, query, _lexicon)).ToList();
+        var total = answers.Sum(a => a.Total);
+        var facets = Facet.All.Select(f => new FacetResult(f, Values(answers, f, query))).ToImmutableArray();
+        return new FindResult(
+            total, Page(answers, query, fit), facets, KitValues(answers, query), Histogram(answers, query),
+            total == 0 && Count > 0 ? Relax(query, answers) : []);
+    }
+
+    /// <summary>How many a query gives, without anything else.</summary>
+    public int CountOf(FindQuery query) => _parts.Sum(p => new SegmentAnswer(p.Segment, p.Live, query, _lexicon).Total);
+
+    private static ImmutableArray<FacetValue> Values(List<SegmentAnswer> answers, Facet facet, FindQuery query)
+    {
+        var chosen = query.Of(facet);
+        FacetValue Of(string value) => new(value, answers.Sum(a => a.CountOf(facet, value)), chosen.Contains(value));
+        return facet.Order.IsEmpty
+            ? [.. answers.SelectMany(a => a.Segment.ValuesOf(facet)).Concat(chosen).Distinct().Select(Of).OrderByDescending(v => v.Count).ThenBy(v => v.Value, StringComparer.Ordinal)]
+            : [.. facet.Order.Select(Of)];
+    }
+
+    private static ImmutableArray<FacetValue> KitValues(List<SegmentAnswer> answers, FindQuery query)
+    {
+        var needs = answers.SelectMany(a => a.KitCounts).ToList();
+        int Fitting(ImmutableSortedSet<string> kit) => needs.Where(n => Segment.IsDoable(n.Requirements, kit)).Sum(n => n.Count);
+        var owned = query.Kit.Remove(FindQuery.NoKit);
+        return
+        [
+            .. answers.SelectMany(a => a.Segment.KitItems).Concat(owned).Distinct()
+                .Select(item => new FacetValue(item, Fitting(owned.Add(item)), owned.Contains(item)))
+                .OrderByDescending(v => v.Count).ThenBy(v => v.Value, StringComparer.Ordinal)
+                .Append(new FacetValue(FindQuery.NoKit, Fitting([]), query.Kit.Contains(FindQuery.NoKit))),
+        ];
+    }
+
+    private static ImmutableArray<TimeBar> Histogram(List<SegmentAnswer> answers, FindQuery query)
+    {
+        var bars = new int[Bars];
+        foreach (var answer in answers)
+        {
+            for (var i = 0; i < Bars; i++)
+            {
+                bars[i] += answer.Minutes[i];
+            }
+        }
+
+        return
+        [
+            .. bars.Select((n, i) => new TimeBar(
+                i * BarMinutes, (i + 1) * BarMinutes, n,
+                (query.MinMinutes is null || i * BarMinutes >= query.MinMinutes) && (query.MaxMinutes is null || (i + 1) * BarMinutes <= query.MaxMinutes))),
+        ];
+    }
+
+    private static ImmutableArray<SessionRow> Page(List<SegmentAnswer> answers, FindQuery query, Func<SessionRow, float>? fit)
+    {
+        var wanted = query.Page * PageRows;
+        if (query.Sort == FindSort.Fit && fit is not null)
+        {
+            var best = new PriorityQueue<SessionRow, float>();
+            foreach (var answer in answers)
+            {
+                foreach (var row in Bits.Rows(answer.Result))
+                {
+                    var at = new SessionRow(answer.Segment, row);
+                    var score = fit(at);
+                    if (best.Count < wanted)
+                    {
+                        best.Enqueue(at, score);
+                    }
+                    else
+                    {
+                        best.EnqueueDequeue(at, score);
+                    }
+                }
+            }
+
+            var rows = new List<SessionRow>();
+            while (best.TryDequeue(out var at, out _))
+            {
+                rows.Add(at);
+            }
+
+            rows.Reverse();
+            return [.. rows.Skip(wanted - PageRows)];
+        }
+
+        var key = Key(query);
+        return [.. answers.SelectMany(a => a.First(query, wanted)).OrderBy(key).ThenByDescending(r => r.Segment.Published[r.Row]).Skip(wanted - PageRows).Take(PageRows)];
+    }
+
+    private static Func<SessionRow, long> Key(FindQuery query) => query.Sort switch
+    {
+        FindSort.Shortest => r => r.At(query.Pace).Needed[r.Row],
+        FindSort.Easiest => r => r.At(query.Pace).Score[r.Row],
+        FindSort.Hardest => r => -r.At(query.Pace).Score[r.Row],
+        _ => r => -r.Segment.Published[r.Row],
+    };
+
+    /// <summary>
+    /// The smallest steps that give something: a few minutes more, a gentler pace, one facet let go, its least part first; where no single step does, pairs of them.
+    /// </summary>
+    private ImmutableArray<Relaxation> Relax(FindQuery query, List<SegmentAnswer> answers)
+    {
+        const int shown = 4;
+        query = query with { Page = 1 };
+        var steps = Steps(query).ToList();
+        var found = steps.Select(s => new Relaxation(s.Text, s.Change(query), CountOf(s.Change(query)))).Where(r => r.Count > 0).Take(shown).ToList();
+        if (found.Count == 0)
+        {
+            found = [.. steps
+                .SelectMany((a, i) => steps.Skip(i + 1).Select(b => (Text: $"{a.Text}, {b.Text}", Query: b.Change(a.Change(query)))))
+                .DistinctBy(p => p.Query.ToQueryString())
+                .Select(p => new Relaxation(p.Text, p.Query, CountOf(p.Query)))
+                .Where(r => r.Count > 0)
+                .Take(shown)];
+        }
+
+        return [.. found.DistinctBy(r => r.Query.ToQueryString())];
+    }
+
+    private static IEnumerable<(string Text, Func<FindQuery, FindQuery> Change)> Steps(FindQuery query)
+    {
+        if (query.MaxMinutes is { } most)
+        {
+            yield return ($"up to {most + BarMinutes} minutes", q => q with { MaxMinutes = most + BarMinutes });
+        }
+
+        if (query.MinMinutes is { } least && least > 0)
+        {
+            yield return ($"from {Math.Max(0, least - BarMinutes)} minutes", q => q with { MinMinutes = Math.Max(0, least - BarMinutes) });
+        }
+
+        if (query.Pace != Pace.Eased)
+        {
+            yield return ("at Ease", q => q with { Pace = Pace.Eased });
+        }
+
+        foreach (var facet in Facet.All.Reverse())
+        {
+            var chosen = query.Of(facet);
+            if (facet.Joins == Joins.All && chosen.Count > 1)
+            {
+                foreach (var value in chosen)
+                {
+                    yield return ($"without \"{facet.Say([value])}\"", q => q.With(facet, q.Of(facet).Remove(value)));
+                }
+            }
+            else if (chosen.Count > 0)
+            {
+                yield return ($"any {facet.Label.ToLowerInvariant()}", q => q.With(facet, []));
+            }
+        }
+
+        if (!query.Kit.IsEmpty)
+        {
+            yield return ("any kit", q => q with { Kit = [] });
+        }
+
+        if (query.MinMinutes is not null || query.MaxMinutes is not null)
+        {
+            yield return ("any length", q => q with { MinMinutes = null, MaxMinutes = null });
+        }
+
+        if (query.Words.Length > 0)
+        {
+            yield return ($"without \"{query.Words}\"", q => q with { Words = "" });
+        }
     }
 }

@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using System.Globalization;
-using AnyPace.Core.Lexicon;
 using AnyPace.Core.Sessions;
 
 namespace AnyPace.Core.Finding;
@@ -11,54 +10,81 @@ public enum FindSort
     Newest,
     Shortest,
     Easiest,
+    Hardest,
+
+    /// <summary>By how well they fit the member's profile; for a member without one, newest first.</summary>
+    Fit,
 }
 
 /// <summary>
-/// What a member looks for. Everything is judged at <paramref name="Pace"/>; an empty set means that the facet does not limit.
-/// Values within a facet widen, facets narrow; kit and muscles to spare are the exceptions that their names say.
+/// What a member looks for. Everything is judged at <see cref="Pace"/>; a facet without a chosen value does not limit. Values of a facet widen or narrow
+/// as <see cref="Facet.Joins"/> says; facets narrow each other.
 /// </summary>
-/// <param name="Kit">What the member has: sessions that require anything else drop out. Empty: not asked; "none" alone: bare floor.</param>
-/// <param name="MinMinutes">Time needed, inclusive.</param>
+/// <param name="MinMinutes">Time needed, inclusive, 0..600.</param>
+/// <param name="Kit">What the member has: sessions that require anything else drop out. Empty: not asked; <see cref="NoKit"/> alone: bare floor.</param>
+/// <param name="Page">From 1.</param>
 public sealed record FindQuery(
-    Pace Pace,
-    int? MinMinutes,
-    int? MaxMinutes,
-    ImmutableSortedSet<Impact> Impact,
-    ImmutableSortedSet<int> Level,
-    ImmutableSortedSet<string> Focus,
-    ImmutableSortedSet<string> Kit,
-    string Words,
-    FindSort Sort)
+    Pace Pace, int? MinMinutes, int? MaxMinutes, ImmutableSortedDictionary<string, ImmutableSortedSet<string>> Chosen, ImmutableSortedSet<string> Kit, string Words,
+    FindSort Sort, int Page)
 {
     /// <summary>Stands in the kit facet for owning nothing.</summary>
     public const string NoKit = "none";
 
-    public static readonly FindQuery Everything = new(Pace.AsLed, null, null, [], [], [], [], "", FindSort.Newest);
+    /// <summary>Nobody pages further; a link that does is cut here.</summary>
+    public const int LastPage = 200;
 
-    public bool IsEmpty => this with { Pace = Pace.AsLed, Sort = FindSort.Newest } is { MinMinutes: null, MaxMinutes: null, Impact.Count: 0, Level.Count: 0, Focus.Count: 0, Kit.Count: 0, Words: "" };
+    /// <summary>Words are cut at this length.</summary>
+    public const int WordsMost = 80;
+
+    public static readonly FindQuery Everything = new(Pace.AsLed, null, null, ImmutableSortedDictionary<string, ImmutableSortedSet<string>>.Empty, [], "", FindSort.Newest, 1);
+
+    /// <summary>True where nothing narrows it.</summary>
+    public bool IsEmpty => this is { MinMinutes: null, MaxMinutes: null, Chosen.Count: 0, Kit.Count: 0, Words: "" };
+
+    public ImmutableSortedSet<string> Of(Facet facet) => Chosen.GetValueOrDefault(facet.Key) ?? [];
+
+    public FindQuery With(Facet facet, IEnumerable<string> values) => values.ToImmutableSortedSet(StringComparer.Ordinal) is { Count: > 0 } set
+        ? this with { Chosen = Chosen.SetItem(facet.Key, set), Page = 1 }
+        : this with { Chosen = Chosen.Remove(facet.Key), Page = 1 };
+
+    /// <summary>With one value more, or without it where it is chosen.</summary>
+    public FindQuery Toggle(Facet facet, string value) => With(facet, Of(facet).Contains(value) ? Of(facet).Remove(value) : Of(facet).Add(value));
 
     /// <summary>Reads the query part of a URL; what can't be understood is left out, as links outlive programs.</summary>
     public static FindQuery Parse(IEnumerable<KeyValuePair<string, string>> pairs)
     {
         var query = Everything;
+        var page = 1;
         foreach (var (key, value) in pairs)
         {
+            if (Facet.All.FirstOrDefault(f => f.Key == key) is { } facet)
+            {
+                if (facet.Order.IsEmpty ? value.Length is > 0 and <= 80 : facet.Order.Contains(value))
+                {
+                    query = query.With(facet, query.Of(facet).Add(value));
+                }
+
+                continue;
+            }
+
             query = key switch
             {
                 "pace" => query with { Pace = Paces.Parse(value) },
                 "from" when Minutes(value) is { } m => query with { MinMinutes = m },
                 "to" when Minutes(value) is { } m => query with { MaxMinutes = m },
-                "impact" when Enum.TryParse<Impact>(value, true, out var i) && Enum.IsDefined(i) => query with { Impact = query.Impact.Add(i) },
-                "level" when int.TryParse(value, CultureInfo.InvariantCulture, out var l) && l is >= 1 and <= 5 => query with { Level = query.Level.Add(l) },
-                "focus" when Vocabulary.Muscles.Contains(value) => query with { Focus = query.Focus.Add(value) },
                 "kit" when value.Length is > 0 and <= 40 => query with { Kit = query.Kit.Add(value) },
-                "words" => query with { Words = value.Trim() is { Length: > 80 } w ? w[..80] : value.Trim() },
+                "words" => query with { Words = value.Trim() is { Length: > WordsMost } w ? w[..WordsMost] : value.Trim() },
                 "sort" when Enum.TryParse<FindSort>(value, true, out var s) && Enum.IsDefined(s) => query with { Sort = s },
                 _ => query,
             };
+            if (key == "page" && int.TryParse(value, NumberStyles.None, CultureInfo.InvariantCulture, out var p) && p is >= 1 and <= LastPage)
+            {
+                page = p;
+            }
         }
 
-        return query;
+        query = query with { Page = page };
+        return query.MinMinutes > query.MaxMinutes ? query with { MinMinutes = query.MaxMinutes, MaxMinutes = query.MinMinutes } : query;
     }
 
     /// <summary>The query part of a URL that <see cref="Parse"/> reads back to the same.</summary>
@@ -81,19 +107,12 @@ public sealed record FindQuery(
             Add("to", to.ToString(CultureInfo.InvariantCulture));
         }
 
-        foreach (var i in Impact)
+        foreach (var facet in Facet.All)
         {
-            Add("impact", i.Key());
-        }
-
-        foreach (var l in Level)
-        {
-            Add("level", l.ToString(CultureInfo.InvariantCulture));
-        }
-
-        foreach (var f in Focus)
-        {
-            Add("focus", f);
+            foreach (var value in Of(facet))
+            {
+                Add(facet.Key, value);
+            }
         }
 
         foreach (var k in Kit)
@@ -109,6 +128,11 @@ public sealed record FindQuery(
         if (Sort != FindSort.Newest)
         {
             Add("sort", Sort.ToString().ToLowerInvariant());
+        }
+
+        if (Page > 1)
+        {
+            Add("page", Page.ToString(CultureInfo.InvariantCulture));
         }
 
         return parts.Count == 0 ? "" : "?" + string.Join('&', parts);

@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using AnyPace.Core.Finding;
 using AnyPace.Core.Lexicon;
-using AnyPace.Core.Measures;
 using AnyPace.Core.Sessions;
 
 namespace AnyPace.Core.Matching;
@@ -9,200 +8,303 @@ namespace AnyPace.Core.Matching;
 /// <param name="Fit">0..1.</param>
 /// <param name="For">What speaks for it, in plain words.</param>
 /// <param name="Against">What speaks against it, or is to be watched.</param>
-public sealed record Suggestion(CatalogueEntry Session, Pace Pace, double Fit, ImmutableArray<string> For, ImmutableArray<string> Against);
+public sealed record Suggestion(SessionRow Session, Pace Pace, double Fit, ImmutableArray<string> For, ImmutableArray<string> Against);
+
+/// <summary>Something from the library that gives a session what it lacks.</summary>
+/// <param name="What">"warm-up" or "cool-down".</param>
+public sealed record Completion(string What, SessionRow Session, Seconds Length);
+
+/// <summary>Why a session is not suggested, or how it stands.</summary>
+/// <param name="Place">Its place among all that keep the limits, from 1; null where it keeps them at no pace.</param>
+/// <param name="Pace">The pace at which it fits best, or breaks least.</param>
+public sealed record Standing(int? Place, int Of, Pace Pace, ImmutableArray<string> Breaks, ImmutableArray<string> Against);
 
 /// <summary>Sessions for a member: hard limits first, then a weighted fit, then variety.</summary>
 public static class Matcher
 {
-    /// <summary>Minutes a session may run over the time there is.</summary>
-    private const double Overrun = 2;
+    /// <summary>Maximal marginal relevance: this much for the fit, the rest for being unlike what is listed already (measures sheet).</summary>
+    private const float Relevance = 0.7f;
 
-    /// <summary>Seconds of a strain to spare that are still suggested, as something to watch.</summary>
-    private const double SpareAllowance = 60;
+    /// <summary>Only so many of the best are looked through for variety.</summary>
+    private const int Looked = 120;
 
-    // Weights of the fit; they sum to 1. Our defaults.
-    private const double TimeWeight = 0.3;
-    private const double LevelWeight = 0.3;
-    private const double GoalWeight = 0.25;
-    private const double SpareWeight = 0.15;
+    /// <summary>A term under this is said against a session.</summary>
+    private const float Weak = 0.5f;
 
-    /// <summary>Maximal marginal relevance: this much for the fit, the rest for being unlike what is listed already.</summary>
-    private const double Relevance = 0.7;
+    // What can complete another session: short and light. Ours.
+    private const int CompletesFrom = 2 * 60;
+    private const int CompletesTo = 12 * 60;
+    private const byte CompletesLight = 200;
 
-    public static ImmutableArray<Suggestion> Suggest(CatalogueSnapshot catalogue, MemberProfile profile, int count = 5)
+    public static ImmutableArray<Suggestion> Suggest(CatalogueSnapshot catalogue, Wishes wishes, int count = 5)
     {
-        var open = catalogue.Entries
-            .Select(e => Best(e, profile))
-            .OfType<Suggestion>()
-            .OrderByDescending(s => s.Fit)
-            .ThenBy(s => s.Session.Title, StringComparer.Ordinal)
-            .ToList();
-        var chosen = new List<Suggestion>();
+        var open = Best(catalogue, wishes, Looked);
+        var chosen = new List<(SessionRow Row, Pace Pace, float Fit)>();
         while (chosen.Count < count && open.Count > 0)
         {
-            var next = open.MaxBy(s => (Relevance * s.Fit) - ((1 - Relevance) * chosen.Select(c => Likeness(c.Session, s.Session)).DefaultIfEmpty(0).Max()))!;
+            var next = open.MaxBy(s => (Relevance * s.Fit) - ((1 - Relevance) * chosen.Select(c => Likeness(c.Row, s.Row)).DefaultIfEmpty(0).Max()));
             chosen.Add(next);
             open.Remove(next);
         }
 
-        return [.. chosen];
+        return [.. chosen.Select(c => Say(c.Row, wishes, c.Pace, c.Fit))];
     }
 
-    /// <summary>Which of the member's limits a session breaks at a pace; empty where none.</summary>
-    public static IReadOnlyList<string> Breaks(CatalogueEntry entry, MemberProfile profile, Pace pace)
+    /// <summary>How well a row fits at one pace, for sorting; less than 0 where it breaks a limit.</summary>
+    public static float FitAt(SessionRow row, Wishes wishes, Pace pace) =>
+        Limits.Breaks(row, wishes, pace).Count > 0 ? Weighing.Of(row, wishes, pace).Fit - 1 : Weighing.Of(row, wishes, pace).Fit;
+
+    /// <summary>"Why not this one?"</summary>
+    public static Standing Stand(CatalogueSnapshot catalogue, Wishes wishes, SessionRow row)
     {
-        var sheet = entry.Measures.At(pace);
-        var broken = new List<string>();
-        var lacking = entry.Lacking(profile.Kit).Where(k => k != "mat").ToList();
-        if (lacking.Count > 0)
+        var paces = Paces.All.Select(p => (Pace: p, Breaks: Limits.Breaks(row, wishes, p), Weighing.Of(row, wishes, p).Fit)).ToList();
+        var best = paces.OrderBy(p => p.Breaks.Count).ThenByDescending(p => p.Fit).First();
+        var against = Say(row, wishes, best.Pace, best.Fit).Against;
+        if (best.Breaks.Count > 0)
         {
-            broken.Add($"needs {string.Join(" and ", lacking)}");
+            return new Standing(null, 0, best.Pace, [.. best.Breaks], against);
         }
 
-        if (profile.MaxImpact is { } most && sheet.Impact.Highest > most)
+        var (before, all) = (0, 0);
+        foreach (var (_, _, fit) in All(catalogue, wishes))
         {
-            broken.Add($"{sheet.Impact.Highest.Word()} for {sheet.Impact.Jumps}");
+            all++;
+            before += fit > best.Fit ? 1 : 0;
         }
 
-        if (profile.Minutes is { } minutes && sheet.Time.Needed.Minutes > minutes + Overrun)
-        {
-            broken.Add($"needs {sheet.Time.Needed} min");
-        }
-
-        broken.AddRange(sheet.Strains
-            .Where(s => profile.Spare.Contains(s.Strain) && s.Length.Value > SpareAllowance)
-            .Select(s => $"{s.Length} on {Named(s.Strain)}"));
-        return broken;
+        return new Standing(before + 1, all, best.Pace, [], against);
     }
 
-    private static Suggestion? Best(CatalogueEntry entry, MemberProfile profile)
+    /// <summary>Sessions that break fewest limits, where none keeps them all.</summary>
+    public static ImmutableArray<(SessionRow Session, Pace Pace, IReadOnlyList<string> Breaks)> Nearest(CatalogueSnapshot catalogue, Wishes wishes, int count) =>
+    [
+        .. catalogue.Rows.Take(2000)
+            .Select(r => (Row: r, Least: Paces.All.Select(p => (Pace: p, Breaks: Limits.Breaks(r, wishes, p))).MinBy(x => x.Breaks.Count)))
+            .OrderBy(x => x.Least.Breaks.Count)
+            .ThenByDescending(x => Weighing.Of(x.Row, wishes, x.Least.Pace).Fit)
+            .Take(count)
+            .Select(x => (x.Row, x.Least.Pace, x.Least.Breaks)),
+    ];
+
+    /// <summary>A warm-up or cool-down from the library for what a session lacks, one that keeps the limits and moves the same muscles.</summary>
+    public static ImmutableArray<Completion> Complete(CatalogueSnapshot catalogue, Wishes wishes, SessionRow row, Pace pace)
     {
-        Suggestion? best = null;
-        foreach (var pace in new[] { Pace.AsLed, Pace.Eased, Pace.Pushed })
+        var lacks = row.At(pace).Lacks[row.Row];
+        var made = ImmutableArray.CreateBuilder<Completion>();
+        foreach (var (bit, what, word) in new[] { (Segment.LacksWarmUp, "warm-up", "warm"), (Segment.LacksCoolDown, "cool-down", "stretch") })
         {
-            if (Breaks(entry, profile, pace).Count == 0 && Weigh(entry, profile, pace) is var suggestion && suggestion.Fit > (best?.Fit + 0.001 ?? -1))
+            if ((lacks & bit) == 0)
             {
-                best = suggestion;
+                continue;
+            }
+
+            (SessionRow Row, float Score)? best = null;
+            foreach (var (segment, live) in catalogue.Parts)
+            {
+                var columns = segment.Columns[(int)Pace.AsLed];
+                foreach (var r in Bits.Rows(Limits.Keeping(segment, live, wishes, Pace.AsLed)))
+                {
+                    if (columns.Light[r] < CompletesLight || columns.Needed[r] is < CompletesFrom or > CompletesTo || segment.Ids[r] == row.Id)
+                    {
+                        continue;
+                    }
+
+                    var at = new SessionRow(segment, r);
+                    var score = MusclesShared(at, row) + (at.Title.Contains(word, StringComparison.OrdinalIgnoreCase) || at.Title.Contains(what, StringComparison.OrdinalIgnoreCase) ? 1 : 0);
+                    if (best is null || score > best.Value.Score)
+                    {
+                        best = (at, score);
+                    }
+                }
+            }
+
+            if (best is { } found)
+            {
+                made.Add(new Completion(what, found.Row, new Seconds(found.Row.At(Pace.AsLed).Needed[found.Row.Row])));
             }
         }
 
-        return best;
+        return made.ToImmutable();
     }
 
-    private static Suggestion Weigh(CatalogueEntry entry, MemberProfile profile, Pace pace)
+    /// <summary>Every row that keeps the limits at some pace, at the pace where it fits best.</summary>
+    private static IEnumerable<(SessionRow Row, Pace Pace, float Fit)> All(CatalogueSnapshot catalogue, Wishes wishes)
     {
-        var sheet = entry.Measures.At(pace);
+        foreach (var (segment, live) in catalogue.Parts)
+        {
+            var keeping = Paces.All.Select(p => Limits.Keeping(segment, live, wishes, p)).ToArray();
+            ulong[] any = [.. keeping[0]];
+            Bits.Or(any, keeping[1]);
+            Bits.Or(any, keeping[2]);
+            foreach (var r in Bits.Rows(any))
+            {
+                var row = new SessionRow(segment, r);
+                var best = (Pace: Pace.AsLed, Fit: -1f);
+
+                // As led first: another pace must be clearly better to be worth the change.
+                foreach (var pace in new[] { Pace.AsLed, Pace.Eased, Pace.Pushed })
+                {
+                    if (Bits.Has(keeping[(int)pace], r) && Weighing.Of(row, wishes, pace).Fit is var fit && fit > best.Fit + 0.001f)
+                    {
+                        best = (pace, fit);
+                    }
+                }
+
+                yield return (row, best.Pace, best.Fit);
+            }
+        }
+    }
+
+    private static List<(SessionRow Row, Pace Pace, float Fit)> Best(CatalogueSnapshot catalogue, Wishes wishes, int count)
+    {
+        var queue = new PriorityQueue<(SessionRow Row, Pace Pace, float Fit), float>(count + 1);
+        foreach (var each in All(catalogue, wishes))
+        {
+            if (queue.Count < count)
+            {
+                queue.Enqueue(each, each.Fit);
+            }
+            else
+            {
+                queue.EnqueueDequeue(each, each.Fit);
+            }
+        }
+
+        return [.. queue.UnorderedItems.Select(i => i.Element).OrderByDescending(s => s.Fit).ThenBy(s => s.Row.Title, StringComparer.Ordinal)];
+    }
+
+    private static Suggestion Say(SessionRow row, Wishes wishes, Pace pace, float fit)
+    {
+        var (profile, c, r) = (wishes.Profile, row.At(pace), row.Row);
+        var terms = Weighing.Of(row, wishes, pace);
         var speaksFor = ImmutableArray.CreateBuilder<string>();
         var against = ImmutableArray.CreateBuilder<string>();
-
-        var time = 0.7;
+        var needed = new Seconds(c.Needed[r]);
         if (profile.Minutes is { } minutes)
         {
-            var spare = minutes - sheet.Time.Needed.Minutes;
-            time = spare < 0 ? 0.8 : Math.Max(0, 1 - (spare / minutes));
-            if (time >= 0.75)
-            {
-                speaksFor.Add($"{sheet.Time.Needed} of your {minutes} min");
-            }
-            else
-            {
-                against.Add($"takes only {sheet.Time.Needed} of your {minutes} min");
-            }
+            (terms.Time >= 0.75f ? speaksFor : against).Add(terms.Time >= 0.75f ? $"{needed} of your {minutes} min" : $"takes only {needed} of your {minutes} min");
         }
 
-        var level = 0.7;
-        if (profile.Level is { } wanted)
+        if (wishes.Level is { } wanted)
         {
-            var off = sheet.Difficulty.Level - wanted;
-            level = Math.Max(0, 1 - (Math.Abs(off) / 3.0));
-            if (off == 0)
-            {
-                speaksFor.Add($"level {sheet.Difficulty.Level} at {pace.Word()}, like yours");
-            }
-            else
-            {
-                against.Add($"level {sheet.Difficulty.Level} at {pace.Word()}, {(off > 0 ? "above" : "below")} yours");
-            }
+            var off = c.Level[r] - (int)Math.Round(wanted);
+            var source = profile.Level is null || Math.Abs(wanted - profile.Level.Value) > 0.3 ? "what your log suits" : "yours";
+            (off == 0 ? speaksFor : against).Add(off == 0 ? $"level {c.Level[r]} at {pace.Word()}, like {source}" : $"level {c.Level[r]} at {pace.Word()}, {(off > 0 ? "above" : "below")} {source}");
         }
 
-        var goal = GoalFit(sheet, profile.Goal);
-        if (profile.Goal is not null && goal >= 0.5)
+        if (profile.Goals.Count > 0 && terms.Goal >= 0.5f)
         {
-            speaksFor.Add(GoalReason(sheet, profile.Goal));
+            speaksFor.Add(GoalReason(c, r, profile.Goals.MaxBy(g => Weighing.GoalFit(c, r, g))!));
+        }
+        else if (profile.Goals.Count > 0 && terms.Goal < 0.3f)
+        {
+            against.Add($"little for {string.Join(" or ", profile.Goals)}");
         }
 
         if (profile.MaxImpact is not null)
         {
-            speaksFor.Add(sheet.Impact.Jumps > Seconds.Zero ? $"{sheet.Impact.Highest.Word()} at the most" : "feet stay on the floor");
+            speaksFor.Add(c.Jumps[r] > 0 ? $"{((Impact)c.Highest[r]).Word()} at the most" : "feet stay on the floor");
         }
 
-        if (!entry.RequiredKit.IsEmpty)
+        var kit = row.Kit.Where(k => k.Item != "mat").Select(k => profile.Kit.Contains(k.Item) ? k.Item : k.StandIns.FirstOrDefault(profile.Kit.Contains) ?? k.Item).ToList();
+        speaksFor.Add(kit.Count > 0 ? $"uses your {string.Join(" and ", kit)}" : row.Kit.IsEmpty ? "needs no kit" : "needs no kit but a soft floor");
+        foreach (var strain in profile.Spare)
         {
-            speaksFor.Add(entry.RequiredKit.All(k => k == "mat") && !profile.Kit.Contains("mat") ? "needs no kit but a soft floor" : $"uses your {string.Join(" and ", entry.RequiredKit)}");
-        }
-        else
-        {
-            speaksFor.Add("needs no kit");
-        }
-
-        var touched = sheet.Strains.Where(s => profile.Spare.Contains(s.Strain)).ToList();
-        foreach (var strain in touched)
-        {
-            against.Add($"{strain.Length} on {Named(strain.Strain)}{(strain.WaysOut > 0 ? ", another way is shown" : "")}");
+            var seconds = c.Strains[(r * Segment.StrainCount) + Vocabulary.Strains.IndexOf(strain)];
+            speaksFor.Add(seconds == 0 ? $"spares {Limits.Named(strain)}" : $"only {seconds} s on {Limits.Named(strain)}");
         }
 
-        foreach (var free in profile.Spare.Where(s => touched.All(t => t.Strain != s)))
+        if (wishes.HasHistory && Tiring(c, r, wishes) is { Count: > 0 } tired)
         {
-            speaksFor.Add($"spares {Named(free)}");
+            against.Add($"{string.Join(" and ", tired)} worked in the last two days");
+        }
+        else if (wishes.HasHistory && terms.Due >= 0.9f)
+        {
+            speaksFor.Add($"{Names(c, r, 2)} are due");
         }
 
-        if (sheet.Time.Work > Seconds.Zero && sheet.Time.WarmUp < Constants.WarmUpLeast)
+        if (profile.LikedCoaches.Contains(row.Coach))
         {
-            against.Add(sheet.Time.WarmUp > Seconds.Zero ? $"short warm-up, {sheet.Time.WarmUp}" : "starts without a warm-up");
+            speaksFor.Add($"with {row.Coach}, whom you like");
         }
 
-        var sparing = touched.Count == 0 ? 1 : 0.5;
-        var fit = (TimeWeight * time) + (LevelWeight * level) + (GoalWeight * goal) + (SpareWeight * sparing);
-        return new Suggestion(entry, pace, Math.Round(fit, 4), speaksFor.ToImmutable(), against.ToImmutable());
+        if (profile.DislikedCoaches.Contains(row.Coach))
+        {
+            against.Add($"with {row.Coach}");
+        }
+
+        if (!profile.LikedMoves.IsEmpty && row.Segment.Does(r, profile.LikedMoves))
+        {
+            speaksFor.Add("has moves you like");
+        }
+
+        if (!profile.DislikedMoves.IsEmpty && row.Segment.Does(r, profile.DislikedMoves))
+        {
+            against.Add("has moves you don't like");
+        }
+
+        if (!wishes.Models.IsEmpty && terms.Taste > 0.75f)
+        {
+            speaksFor.Add("like what you asked for more of");
+        }
+
+        if (wishes.DaysSince.TryGetValue(row.Id, out var days) && terms.Fresh < Weak)
+        {
+            against.Add(days < 1 ? "done today" : $"done {days:0} {(Math.Round(days) == 1 ? "day" : "days")} ago");
+        }
+
+        if ((c.Lacks[r] & Segment.LacksWarmUp) != 0)
+        {
+            against.Add(c.WarmUp[r] > 0 ? $"short warm-up, {new Seconds(c.WarmUp[r])}" : "starts without a warm-up");
+        }
+
+        if ((c.Lacks[r] & Segment.LacksCoolDown) != 0)
+        {
+            against.Add("ends without a full cool-down");
+        }
+
+        return new Suggestion(row, pace, Math.Round(fit, 4), speaksFor.ToImmutable(), against.ToImmutable());
     }
 
-    private static double GoalFit(MeasureSheet sheet, string? goal)
-    {
-        var all = Math.Max(1, (sheet.Light + sheet.Moderate + sheet.Vigorous).Value);
-        double Part(string name) => sheet.Difficulty.Parts.First(p => p.Name == name).Value;
-        return goal switch
-        {
-            "strength" => Math.Min(1, Part("strength") * 1.8),
-            "stamina" => Math.Min(1, (sheet.Vigorous.Value + (0.5 * sheet.Moderate.Value)) / all * 1.4),
-            "mobility" => Math.Min(1, sheet.Light.Value / all * 1.2),
-            "balance" => Math.Min(1, Part("balance") * 3),
-            "steady habit" => sheet.Difficulty.Level <= 2 ? 1 : 0.5,
-            _ => 0.6,
-        };
-    }
+    private static List<string> Tiring(PaceColumns c, int row, Wishes wishes) =>
+    [
+        .. Vocabulary.Muscles
+            .Select((m, i) => (Muscle: m, Load: c.Shares[(row * Segment.Muscles) + i] / 255f, Tired: wishes.Tired[i]))
+            .Where(x => x is { Load: >= 0.1f, Tired: >= Weak })
+            .OrderByDescending(x => x.Load * x.Tired)
+            .Take(2)
+            .Select(x => x.Muscle),
+    ];
 
-    private static string GoalReason(MeasureSheet sheet, string goal) => goal switch
+    private static string Names(PaceColumns c, int row, int count) => string.Join(" and ", Vocabulary.Muscles
+        .Select((m, i) => (Muscle: m, Load: c.Shares[(row * Segment.Muscles) + i]))
+        .OrderByDescending(x => x.Load)
+        .Take(count)
+        .Select(x => x.Muscle));
+
+    private static string GoalReason(PaceColumns c, int row, string goal) => goal switch
     {
-        "strength" => $"strength work for {string.Join(" and ", sheet.Focus.Take(2))}",
-        "stamina" => $"{sheet.Vigorous + sheet.Moderate} at moderate effort or above",
-        "mobility" => $"{sheet.Light} of light, easy movement",
+        "strength" => $"strength work for {Names(c, row, 2)}",
+        "stamina" => $"{(c.Vigorous[row] + c.Moderate[row]) * 100 / 255} % of it at moderate effort or above",
+        "mobility" => $"{c.Light[row] * 100 / 255} % of it light, easy movement",
         "balance" => "a good share on one leg",
         _ => "gentle enough to come back to tomorrow",
     };
 
-    /// <summary>How alike two sessions are, 0..1: shared muscle load, half and half with the coach being the same.</summary>
-    private static double Likeness(CatalogueEntry a, CatalogueEntry b)
-    {
-        var other = b.Measures.AsLed.Muscles.ToDictionary(m => m.Muscle, m => m.Share);
-        var shared = a.Measures.AsLed.Muscles.Sum(m => Math.Min(m.Share, other.GetValueOrDefault(m.Muscle)));
-        return (0.7 * shared) + (a.Coach == b.Coach ? 0.3 : 0);
-    }
+    /// <summary>How alike two sessions are, 0..1: shared muscle load, coach, structure.</summary>
+    public static float Likeness(SessionRow a, SessionRow b) =>
+        (0.6f * MusclesShared(a, b)) + (a.Coach == b.Coach ? 0.2f : 0) + ((a.Segment.Structures[a.Row] & b.Segment.Structures[b.Row]) != 0 ? 0.2f : 0);
 
-    private static string Named(string strain) => strain switch
+    private static float MusclesShared(SessionRow a, SessionRow b)
     {
-        "getting to the floor" or "single-leg balance" or "long holds" => strain,
-        "shoulders overhead" => "shoulders, arms overhead",
-        "head below heart" => "head lower than the heart",
-        _ => $"the {strain}",
-    };
+        var x = a.At(Pace.AsLed).Shares.AsSpan(a.Row * Segment.Muscles, Segment.Muscles);
+        var y = b.At(Pace.AsLed).Shares.AsSpan(b.Row * Segment.Muscles, Segment.Muscles);
+        var sum = 0;
+        for (var m = 0; m < x.Length; m++)
+        {
+            sum += Math.Min(x[m], y[m]);
+        }
+
+        return sum / 255f;
+    }
 }

@@ -16,10 +16,18 @@ public static partial class Load
     /// <summary>Kilograms in a pound: exact by definition (international avoirdupois pound, 1959).</summary>
     private const double KilogramsPerPound = 0.45359237;
 
+    public static double InKilograms(double amount, MassUnit unit) => unit == MassUnit.Kilograms ? amount : amount * KilogramsPerPound;
+
+    /// <summary>Kilograms as the reader reads them, to one decimal, without the unit.</summary>
+    public static string Amount(double kilograms, MassUnit reader) =>
+        (reader == MassUnit.Kilograms ? kilograms : kilograms / KilogramsPerPound).ToString("0.#", CultureInfo.InvariantCulture);
+
+    public static string Word(this MassUnit unit) => unit == MassUnit.Kilograms ? "kg" : "lb";
+
     /// <summary>"10 pound" for a reader of kilograms: "10 pound (4.5 kg)". A load without a number or unit comes back as it is.</summary>
     public static string For(string said, MassUnit reader)
     {
-        var match = Amount().Match(said);
+        var match = SaidAmount().Match(said);
         if (!match.Success)
         {
             return said;
@@ -43,5 +51,5 @@ public static partial class Load
     }
 
     [GeneratedRegex(@"(?<low>\d+(\.\d+)?)( ?(to|or|-) ?(?<high>\d+(\.\d+)?))? ?(?<unit>pounds?|lbs?|kilos?|kgs?|kilograms?)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
-    private static partial Regex Amount();
+    private static partial Regex SaidAmount();
 }

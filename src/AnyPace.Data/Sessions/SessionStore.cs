@@ -10,7 +10,7 @@ public sealed class SessionStore(Database database)
     private const string SelectSession =
         """
         select s.id, s.title, s.coach, s.recorded_on, s.stated_minutes::float8, s.caption_name,
-               (select max(number) from timeline_version v where v.session_id = s.id), s.published_version, s.created_at
+               (select max(number) from timeline_version v where v.session_id = s.id), s.published_version, s.created_at, s.series, s.published_at
         from session s
         """;
 
@@ -30,12 +30,12 @@ public sealed class SessionStore(Database database)
             {
                 await using var session = new NpgsqlCommand(
                     """
-                    insert into session (id, title, coach, recorded_on, stated_minutes, caption_name, caption_text, created_by)
-                    values ($1, $2, $3, $4, $5, $6, $7, $8)
+                    insert into session (id, title, coach, recorded_on, stated_minutes, caption_name, caption_text, created_by, series)
+                    values ($1, $2, $3, $4, $5, $6, $7, $8, $9)
                     """,
                     connection);
                 session.Parameters.Uuid(id).Text(facts.Title).Text(facts.Coach).With(facts.RecordedOn, NpgsqlDbType.Date)
-                    .With(facts.StatedMinutes, NpgsqlDbType.Double).Text(captionName).Text(captionText).Uuid(by);
+                    .With(facts.StatedMinutes, NpgsqlDbType.Double).Text(captionName).Text(captionText).Uuid(by).Text(facts.Series);
                 await session.ExecuteNonQueryAsync(stop);
                 await InsertVersionAsync(connection, id, 1, null, reading, "Read from the captions", by, stop);
                 return id;
@@ -49,8 +49,16 @@ public sealed class SessionStore(Database database)
 
     public Task<List<SessionRecord>> AllAsync(CancellationToken stop) => ReadSessionsAsync("order by s.created_at desc", _ => { }, stop);
 
-    public Task<List<SessionRecord>> PublishedAsync(CancellationToken stop) =>
-        ReadSessionsAsync("where s.published_version is not null order by s.published_at desc", _ => { }, stop);
+    /// <summary>The published ones of some sessions, each with its published timeline.</summary>
+    public async Task<List<(SessionRecord Session, TimelineVersion Version)>> PublishedAsync(IReadOnlyCollection<Guid> ids, CancellationToken stop)
+    {
+        var list = ids.ToArray();
+        var sessions = await ReadSessionsAsync("where s.published_version is not null and s.id = any($1)", p => p.With(list, NpgsqlDbType.Array | NpgsqlDbType.Uuid), stop);
+        var versions = (await ReadVersionsAsync(
+            "join session s on s.id = v.session_id and s.published_version = v.number where s.id = any($1)", p => p.With(list, NpgsqlDbType.Array | NpgsqlDbType.Uuid), stop))
+            .ToDictionary(v => v.SessionId);
+        return [.. sessions.Where(s => versions.ContainsKey(s.Id)).Select(s => (s, versions[s.Id]))];
+    }
 
     public async Task<string> CaptionsAsync(Guid id, CancellationToken stop) =>
         (await database.ReadAsync("select caption_text from session where id = $1", p => p.Uuid(id), r => r.GetString(0), stop)).Single();
@@ -63,10 +71,6 @@ public sealed class SessionStore(Database database)
     /// <summary>All versions, newest first.</summary>
     public Task<List<TimelineVersion>> HistoryAsync(Guid id, CancellationToken stop) =>
         ReadVersionsAsync("where v.session_id = $1 order by v.number desc", p => p.Uuid(id), stop);
-
-    /// <summary>The published version of every published session.</summary>
-    public Task<List<TimelineVersion>> PublishedVersionsAsync(CancellationToken stop) =>
-        ReadVersionsAsync("join session s on s.id = v.session_id and s.published_version = v.number", _ => { }, stop);
 
     /// <summary>The newest version of every session.</summary>
     public Task<List<TimelineVersion>> NewestVersionsAsync(CancellationToken stop) =>
@@ -115,8 +119,8 @@ public sealed class SessionStore(Database database)
 
     public Task ChangeFactsAsync(Guid id, SessionFacts facts, Guid? by, CancellationToken stop) => database.WriteAsync(
         Audit.Of(by, "session changed", Subject(id), facts),
-        "update session set title = $2, coach = $3, recorded_on = $4, stated_minutes = $5 where id = $1",
-        p => p.Uuid(id).Text(facts.Title).Text(facts.Coach).With(facts.RecordedOn, NpgsqlDbType.Date).With(facts.StatedMinutes, NpgsqlDbType.Double),
+        "update session set title = $2, coach = $3, recorded_on = $4, stated_minutes = $5, series = $6 where id = $1",
+        p => p.Uuid(id).Text(facts.Title).Text(facts.Coach).With(facts.RecordedOn, NpgsqlDbType.Date).With(facts.StatedMinutes, NpgsqlDbType.Double).Text(facts.Series),
         stop);
 
     private static string Subject(Guid id) => $"session {id}";
@@ -136,11 +140,12 @@ public sealed class SessionStore(Database database)
             fill,
             r => new SessionRecord(
                 r.GetGuid(0),
-                new SessionFacts(r.GetString(1), r.GetString(2), r.GetFieldValue<DateOnly>(3), r.IsDBNull(4) ? null : r.GetDouble(4)),
+                new SessionFacts(r.GetString(1), r.GetString(2), r.GetFieldValue<DateOnly>(3), r.IsDBNull(4) ? null : r.GetDouble(4), r.IsDBNull(9) ? null : r.GetString(9)),
                 r.GetString(5),
                 r.GetInt32(6),
                 r.IsDBNull(7) ? null : r.GetInt32(7),
-                r.GetFieldValue<DateTimeOffset>(8)),
+                r.GetFieldValue<DateTimeOffset>(8),
+                r.IsDBNull(10) ? null : r.GetFieldValue<DateTimeOffset>(10)),
             stop);
 
     private Task<List<TimelineVersion>> ReadVersionsAsync(string rest, Action<NpgsqlParameterCollection> fill, CancellationToken stop) =>

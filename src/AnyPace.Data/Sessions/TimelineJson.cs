@@ -1,10 +1,11 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using AnyPace.Core.Finding;
 using AnyPace.Core.Sessions;
 
 namespace AnyPace.Data.Sessions;
 
-/// <summary>Timelines and plans as they are kept: names as words, times as seconds.</summary>
+/// <summary>Timelines, listings and plans as they are kept: names as words, times as seconds.</summary>
 public static class TimelineJson
 {
     private static readonly JsonSerializerOptions Options = new()
@@ -17,6 +18,11 @@ public static class TimelineJson
     public static string Write(Timeline timeline) => JsonSerializer.Serialize(timeline, Options);
 
     public static string Write(ClassPlan plan) => JsonSerializer.Serialize(plan, Options);
+
+    public static string Write(Listing listing) => JsonSerializer.Serialize(listing, Options);
+
+    /// <exception cref="JsonException">Not a listing.</exception>
+    public static Listing ReadListing(string json) => JsonSerializer.Deserialize<Listing>(json, Options) ?? throw new JsonException("The listing is null.");
 
     /// <exception cref="JsonException">Not a plan.</exception>
     public static ClassPlan ReadPlan(string json) => JsonSerializer.Deserialize<ClassPlan>(json, Options) ?? throw new JsonException("The plan is null.");

@@ -35,7 +35,10 @@ public static class Setup
         services.AddSingleton(_ => Database.Connect(connection));
         services.AddSingleton<Database>();
         services.AddSingleton<SessionStore>();
+        services.AddSingleton<ListingStore>();
+        services.AddMemoryCache(o => o.SizeLimit = 800);
         services.AddSingleton<ProfileStore>();
+        services.AddSingleton<LogStore>();
         services.AddSingleton<AccountStore>();
         services.AddSingleton<MoveStore>();
         services.AddSingleton<StudioMoves>();

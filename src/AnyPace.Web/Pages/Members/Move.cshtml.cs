@@ -12,6 +12,12 @@ public sealed class MoveModel(MoveLexicon lexicon, Catalogue catalogue, MoveStor
 {
     public sealed record Use(Guid SessionId, string Title, string Coach, int Bouts, Seconds Time);
 
+    /// <summary>Sessions listed; the rest is found by its name.</summary>
+    private const int Shown = 20;
+
+    /// <summary>All published sessions that have it.</summary>
+    public int Sessions { get; private set; }
+
     public Move Move { get; private set; } = null!;
 
     public IReadOnlyList<Use> Uses { get; private set; } = [];
@@ -27,11 +33,14 @@ public sealed class MoveModel(MoveLexicon lexicon, Catalogue catalogue, MoveStor
 
         Move = move;
         Own = move.Id.StartsWith(StudioMove.IdPrefix, StringComparison.Ordinal) ? (await store.MovesAsync(stop)).FirstOrDefault(m => m.Id == id) : null;
+        var doing = new HashSet<string> { id };
+        var rows = catalogue.Snapshot.Rows.Where(r => r.Segment.Does(r.Row, doing)).ToList();
+        Sessions = rows.Count;
+        var entries = await catalogue.EntriesAsync(rows.Take(Shown).Select(r => r.Id), stop);
         Uses =
         [
-            .. catalogue.Snapshot.Entries
+            .. entries.Values
                 .Select(e => (Entry: e, Bouts: e.Timeline.Bouts.Where(b => b.MoveId == id).ToList()))
-                .Where(x => x.Bouts.Count > 0)
                 .Select(x => new Use(x.Entry.Id, x.Entry.Title, x.Entry.Coach, x.Bouts.Count, new Seconds(x.Bouts.Sum(b => b.Span.Length.Value))))
                 .OrderByDescending(u => u.Time),
         ];

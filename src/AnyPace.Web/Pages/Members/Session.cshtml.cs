@@ -1,5 +1,6 @@
 using AnyPace.Core.Finding;
 using AnyPace.Core.Lexicon;
+using AnyPace.Core.Matching;
 using AnyPace.Core.Measures;
 using AnyPace.Core.Sessions;
 using AnyPace.Data.Members;
@@ -10,7 +11,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace AnyPace.Web.Pages.Members;
 
 /// <summary>One published session at the member's pace.</summary>
-public sealed class SessionModel(Catalogue catalogue, ProfileStore profiles, MoveLexicon lexicon) : PageModel
+public sealed class SessionModel(Catalogue catalogue, ProfileStore profiles, LogStore log, TimeProvider time, MoveLexicon lexicon) : PageModel
 {
     public CatalogueEntry Entry { get; private set; } = null!;
 
@@ -18,14 +19,30 @@ public sealed class SessionModel(Catalogue catalogue, ProfileStore profiles, Mov
 
     public IReadOnlyList<Explanation> Why { get; private set; } = [];
 
-    /// <summary>How much of it the member can do with the kit of their profile; null where none is given.</summary>
+    /// <summary>How much of it can be done with the kit at hand: the one in the link, else the profile's; null where neither says any.</summary>
     public KitFitFigures? Fit { get; private set; }
 
-    public MassUnit Unit { get; private set; }
+    /// <summary>The kit in the link; empty where it is the profile's that counts.</summary>
+    public IReadOnlyList<string> KitAsked { get; private set; } = [];
 
-    public async Task<IActionResult> OnGetAsync(Guid id, string? pace, CancellationToken stop)
+    public MemberProfile Profile { get; private set; } = MemberProfile.Blank;
+
+    public MassUnit Unit => Profile.Unit;
+
+    /// <summary>Where it stands among all for this member; null where the member tells nothing.</summary>
+    public Standing? Standing { get; private set; }
+
+    public IReadOnlyList<Completion> Completes { get; private set; } = [];
+
+    /// <summary>Kilograms used last, by move.</summary>
+    public IReadOnlyDictionary<string, double> LastLoads { get; private set; } = new Dictionary<string, double>();
+
+    public bool MoreLike { get; private set; }
+
+    public async Task<IActionResult> OnGetAsync(Guid id, string? pace, List<string> kit, CancellationToken stop)
     {
-        if (catalogue.Snapshot.Entry(id) is not { } entry)
+        var snapshot = catalogue.Snapshot;
+        if (await catalogue.EntryAsync(id, stop) is not { } entry || snapshot.Row(id) is not { } row)
         {
             return NotFound();
         }
@@ -33,9 +50,15 @@ public sealed class SessionModel(Catalogue catalogue, ProfileStore profiles, Mov
         Entry = entry;
         Pace = Paces.Parse(pace);
         Why = Explain.All(entry.Timeline, lexicon, entry.Measures, Pace);
-        var profile = await profiles.FindAsync(User.AccountId(), stop);
-        Unit = profile.Unit;
-        Fit = profile.Kit.IsEmpty || entry.RequiredKit.IsEmpty ? null : KitFit.Of(entry.Timeline, lexicon, profile.Kit);
+        var wishes = await MemberWishes.OfAsync(User.AccountId(), profiles, log, snapshot, time, stop);
+        Profile = wishes.Profile;
+        KitAsked = [.. kit.Where(k => MemberProfile.KitChoices.Contains(k)).Distinct()];
+        var atHand = KitAsked.Count > 0 ? [.. KitAsked] : Profile.Kit;
+        Fit = atHand.IsEmpty || entry.RequiredKit.IsEmpty ? null : KitFit.Of(entry.Timeline, lexicon, atHand);
+        Standing = Profile.IsBlank && !wishes.HasHistory ? null : Matcher.Stand(snapshot, wishes, row);
+        Completes = Matcher.Complete(snapshot, wishes, row, Pace);
+        LastLoads = LogAddModel.LastLoads(await log.AllAsync(User.AccountId(), stop));
+        MoreLike = wishes.Signals.MoreLike.Contains(id);
         return Page();
     }
 }

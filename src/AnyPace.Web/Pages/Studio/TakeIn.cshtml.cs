@@ -31,6 +31,9 @@ public sealed class TakeInModel(SessionStore sessions, CaptionReading reading, T
         [StringLength(80, ErrorMessage = "A coach's name has at most 80 characters.")]
         public string Coach { get; set; } = "";
 
+        [StringLength(80, ErrorMessage = "A series' name has at most 80 characters.")]
+        public string? Series { get; set; }
+
         [Required(ErrorMessage = "Say when it was recorded.")]
         public DateOnly? RecordedOn { get; set; }
 
@@ -73,7 +76,7 @@ public sealed class TakeInModel(SessionStore sessions, CaptionReading reading, T
 
         var timeline = reading.Read(file, new ReadingContext(Input.Title, stated));
         var id = await sessions.TakeInAsync(
-            new SessionFacts(Input.Title.Trim(), Input.Coach.Trim(), Input.RecordedOn!.Value, stated), Input.KeptName!, Input.KeptText!, timeline, User.AccountId(), stop);
+            new SessionFacts(Input.Title.Trim(), Input.Coach.Trim(), Input.RecordedOn!.Value, stated, string.IsNullOrWhiteSpace(Input.Series) ? null : Input.Series.Trim()), Input.KeptName!, Input.KeptText!, timeline, User.AccountId(), stop);
         return RedirectToPage("/Studio/Desk", new { id });
     }
 
