@@ -41,7 +41,7 @@ internal static class Make
         CatalogueEntry.Of(Guid.CreateVersion7(), title, coach, new DateTimeOffset(2026, 9, day, 9, 0, 0, TimeSpan.Zero), timeline, Lexicon);
 
     public static Listing Listing(CatalogueEntry entry, string? series = null, params string[] words) =>
-        Core.Finding.Listing.Of(entry, 1, series, words.Select(WordStem.Of));
+        Core.Finding.Listing.Of(entry, 1, series, words.Select(WordStem.Of), Lexicon);
 
     public static CatalogueSnapshot Library(params CatalogueEntry[] entries) => new(entries.Select(e => Listing(e)), Lexicon);
 

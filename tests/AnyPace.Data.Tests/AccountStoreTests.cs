@@ -1,6 +1,7 @@
 using System.Xml.Linq;
 using AnyPace.Core.Lexicon;
 using AnyPace.Core.Matching;
+using AnyPace.Core.Measures;
 using AnyPace.Data.Accounts;
 using AnyPace.Data.Members;
 
@@ -73,13 +74,36 @@ public sealed class AccountStoreTests(TestDatabase test) : IClassFixture<TestDat
     {
         var account = await CreateAsync("wants");
         Assert.Equal(MemberProfile.Blank, await Profiles.FindAsync(account.Id, CancellationToken.None));
-        var profile = new MemberProfile(20, Impact.Low, 2, "balance", ["mat", "chair"], ["knees"]);
+        var profile = MemberProfile.Blank with
+        {
+            Minutes = 20,
+            MaxImpact = Impact.Low,
+            Level = 2,
+            Goals = ["balance", "strength"],
+            Kit = ["mat", "chair"],
+            Spare = ["knees"],
+            Days = [DayOfWeek.Monday, DayOfWeek.Sunday],
+            MaxSpace = FloorSpace.StepEachWay,
+            MaxNoise = Noise.Quiet,
+            LikedMoves = ["squat"],
+            DislikedMoves = ["burpee"],
+            LikedCoaches = ["Ottoline Vane"],
+            DislikedCoaches = ["Bram Castellow"],
+            Mass = 71.5,
+            Age = 44,
+            RestingRate = 62,
+            Loads = MemberProfile.Blank.Loads.Add("dumbbell", 7.5),
+        };
         await Profiles.SaveAsync(account.Id, profile, CancellationToken.None);
         await Profiles.SaveAsync(account.Id, profile with { Minutes = 25 }, CancellationToken.None);
         var back = await Profiles.FindAsync(account.Id, CancellationToken.None);
-        Assert.Equal((25, Impact.Low, "balance"), (back.Minutes, back.MaxImpact, back.Goal));
+        Assert.Equal((25, Impact.Low, FloorSpace.StepEachWay, Noise.Quiet, 71.5, 44, 62), (back.Minutes, back.MaxImpact, back.MaxSpace, back.MaxNoise, back.Mass, back.Age, back.RestingRate));
         Assert.Equal(["chair", "mat"], back.Kit);
         Assert.Equal(["knees"], back.Spare);
+        Assert.Equal(["balance", "strength"], back.Goals);
+        Assert.Equal([DayOfWeek.Sunday, DayOfWeek.Monday], back.Days);
+        Assert.Equal(7.5, back.Loads["dumbbell"]);
+        Assert.Equal(("squat", "burpee", "Ottoline Vane", "Bram Castellow"), (back.LikedMoves[0], back.DislikedMoves[0], back.LikedCoaches[0], back.DislikedCoaches[0]));
         await Profiles.DeleteAsync(account.Id, CancellationToken.None);
         Assert.Equal(MemberProfile.Blank, await Profiles.FindAsync(account.Id, CancellationToken.None));
     }

@@ -1,4 +1,5 @@
 using AnyPace.Core.Captions;
+using AnyPace.Core.Finding;
 using AnyPace.Core.Lexicon;
 using AnyPace.Core.Reading;
 using AnyPace.Core.Sessions;
@@ -48,7 +49,7 @@ public sealed class SessionStoreTests(TestDatabase test) : IClassFixture<TestDat
         Assert.Equal(Reading.Bouts.Length, version!.Timeline.Bouts.Length);
         Assert.Equal("WEBVTT", await Store.CaptionsAsync(id, CancellationToken.None));
         Assert.Contains(await Store.AllAsync(CancellationToken.None), s => s.Id == id);
-        Assert.DoesNotContain(await Store.PublishedAsync(CancellationToken.None), s => s.Id == id);
+        Assert.Empty(await Store.PublishedAsync([id], CancellationToken.None));
     }
 
     [Fact]
@@ -91,12 +92,12 @@ public sealed class SessionStoreTests(TestDatabase test) : IClassFixture<TestDat
     {
         var id = await TakeInAsync();
         await Store.PublishAsync(id, 1, null, CancellationToken.None);
-        Assert.Contains(await Store.PublishedVersionsAsync(CancellationToken.None), v => v.SessionId == id && v.Number == 1);
+        Assert.Equal(1, (await Store.PublishedAsync([id], CancellationToken.None)).Single().Version.Number);
         await Store.SaveAsync(id, 1, Reading, "later", null, CancellationToken.None);
-        Assert.Equal(1, (await Store.PublishedVersionsAsync(CancellationToken.None)).Single(v => v.SessionId == id).Number);
+        Assert.Equal(1, (await Store.PublishedAsync([id, Guid.NewGuid()], CancellationToken.None)).Single().Version.Number);
         Assert.Equal(2, (await Store.NewestVersionsAsync(CancellationToken.None)).Single(v => v.SessionId == id).Number);
         await Store.WithdrawAsync(id, null, CancellationToken.None);
-        Assert.DoesNotContain(await Store.PublishedVersionsAsync(CancellationToken.None), v => v.SessionId == id);
+        Assert.Empty(await Store.PublishedAsync([id], CancellationToken.None));
     }
 
     [Fact]
@@ -152,4 +153,48 @@ public sealed class SessionStoreTests(TestDatabase test) : IClassFixture<TestDat
 
     [Fact]
     public void Migrating_again_changes_nothing() => Assert.Empty(Migrator.Migrate(test.ConnectionString));
+
+    private static Listing ListingOf(Guid id, int version = 1) => Listing.Of(
+        CatalogueEntry.Of(id, "Kept", "Kept Coach", DateTimeOffset.UnixEpoch, Reading, MoveLexicon.Default), version, null, ["lantern"], MoveLexicon.Default);
+
+    [Fact]
+    public async Task A_listing_survives_being_kept_and_takes_title_coach_and_series_from_the_session()
+    {
+        var listings = new ListingStore(test.Database);
+        var id = await TakeInAsync();
+        await Store.PublishAsync(id, 1, null, CancellationToken.None);
+        await listings.KeepAsync("mark", ListingOf(id), CancellationToken.None);
+        await Store.ChangeFactsAsync(id, Facts with { Series = "A Series" }, null, CancellationToken.None);
+        var back = (await listings.AllAsync("mark", CancellationToken.None)).Single(h => h.Id == id).Listing!;
+        Assert.Equal(("Test Class", "Ottoline Vane", "A Series"), (back.Title, back.Coach, back.Series));
+        Assert.Equal(TimelineJson.Write(ListingOf(id)), TimelineJson.Write(back with { Title = "Kept", Coach = "Kept Coach", Series = null, PublishedAt = DateTimeOffset.UnixEpoch }));
+        Assert.Equal(["lantern"], back.Words);
+    }
+
+    [Fact]
+    public async Task A_listing_of_another_version_or_other_settings_is_none()
+    {
+        var listings = new ListingStore(test.Database);
+        var id = await TakeInAsync();
+        await Store.PublishAsync(id, 1, null, CancellationToken.None);
+        await listings.KeepAsync("old", ListingOf(id), CancellationToken.None);
+        Assert.Null((await listings.AllAsync("new", CancellationToken.None)).Single(h => h.Id == id).Listing);
+        await listings.KeepAsync("new", ListingOf(id, 7), CancellationToken.None);
+        Assert.Null((await listings.AllAsync("new", CancellationToken.None)).Single(h => h.Id == id).Listing);
+    }
+
+    [Fact]
+    public async Task The_catalogues_clock_tells_every_change_that_members_see_and_no_other()
+    {
+        var listings = new ListingStore(test.Database);
+        var id = await TakeInAsync();
+        var before = await listings.ClockAsync(CancellationToken.None);
+        await Store.SaveAsync(id, 1, Reading, "nobody sees this", null, CancellationToken.None);
+        Assert.DoesNotContain(await listings.SinceAsync("m", before, CancellationToken.None), h => h.Id == id);
+        await Store.PublishAsync(id, 2, null, CancellationToken.None);
+        Assert.Equal(2, (await listings.SinceAsync("m", before, CancellationToken.None)).Single(h => h.Id == id).Published);
+        var published = await listings.ClockAsync(CancellationToken.None);
+        await Store.WithdrawAsync(id, null, CancellationToken.None);
+        Assert.Null((await listings.SinceAsync("m", published, CancellationToken.None)).Single(h => h.Id == id).Published);
+    }
 }

@@ -36,7 +36,7 @@ public sealed class Site : IAsyncLifetime
         await _database.InitializeAsync();
         _factory = Node(demo: false);
         var accounts = Factory.Services.GetRequiredService<AccountStore>();
-        foreach (var (name, role) in new[] { ("manager", Roles.Manager), ("cataloguer", Roles.Cataloguer), ("member", Roles.Member), ("other", Roles.Member), ("victim", Roles.Member) })
+        foreach (var (name, role) in new[] { ("manager", Roles.Manager), ("cataloguer", Roles.Cataloguer), ("member", Roles.Member), ("other", Roles.Member), ("victim", Roles.Member), ("asked", Roles.Member), ("doer", Roles.Member), ("moody", Roles.Member), ("keen", Roles.Member), ("strict", Roles.Member), ("saver", Roles.Member) })
         {
             var account = new Account { Name = name, NormalizedName = name.ToUpperInvariant(), DisplayName = name, Role = role, Demo = true };
             account.PasswordHash = new PasswordHasher<Account>().HashPassword(account, Password);
@@ -52,6 +52,12 @@ public sealed class Site : IAsyncLifetime
     {
         await Factory.DisposeAsync();
         await _database.DisposeAsync();
+    }
+
+    public async Task RunAsync(string sql)
+    {
+        await using var command = Factory.Services.GetRequiredService<Npgsql.NpgsqlDataSource>().CreateCommand(sql);
+        await command.ExecuteNonQueryAsync();
     }
 
     /// <summary>Another web node on the same database.</summary>
@@ -114,7 +120,7 @@ public sealed class Visitor(WebApplicationFactory<Program> factory)
     {
         var form = on.Page.QuerySelectorAll<IHtmlFormElement>(selector).FirstOrDefault() ?? throw new InvalidOperationException($"There is no form {selector} on the page.");
         var values = new Dictionary<string, string>();
-        foreach (var input in form.QuerySelectorAll<IHtmlInputElement>("input[name]").Where(i => i.Type is not "checkbox" || i.IsChecked))
+        foreach (var input in form.QuerySelectorAll<IHtmlInputElement>("input[name]").Where(i => i.Type is not ("checkbox" or "radio") || i.IsChecked))
         {
             values[input.Name!] = input.Value;
         }

@@ -191,11 +191,43 @@ public sealed class StudioTests(Site site) : IClassFixture<Site>
         await visitor.SubmitAsync(desk, "form[action*=Publish]", []);
         var member = await site.AsAsync("member");
         Assert.Equal(HttpStatusCode.OK, (await member.GetAsync($"/session/{id}")).Status);
-        Assert.True(await SoonAsync(() => other.Snapshot.Entry(id) is not null));
+        Assert.True(await SoonAsync(() => other.Snapshot.Row(id) is not null));
 
         await visitor.SubmitAsync(await visitor.GetAsync($"/studio/desk/{id}"), "form[action*=Publish]", [], action: $"/studio/desk/{id}?handler=Withdraw");
         Assert.Equal(HttpStatusCode.NotFound, (await member.GetAsync($"/session/{id}")).Status);
-        Assert.True(await SoonAsync(() => other.Snapshot.Entry(id) is null));
+        Assert.True(await SoonAsync(() => other.Snapshot.Row(id) is null));
+    }
+
+    [Fact]
+    public async Task A_change_reaches_another_node_also_while_its_line_to_the_database_is_cut()
+    {
+        var (_, id, _) = await DeskAsync("manager");
+        await using var second = site.Factory.WithWebHostBuilder(_ => { });
+        using var warm = second.CreateClient();
+        var other = (Hosting.Catalogue)second.Services.GetService(typeof(Hosting.Catalogue))!;
+
+        // The listening connections of both nodes are cut; what is published right then must not be lost.
+        await site.RunAsync("select pg_terminate_backend(pid) from pg_stat_activity where query = 'listen catalogue' and datname = current_database()");
+        await site.Sessions.PublishAsync(id, 1, null, CancellationToken.None);
+        Assert.True(await SoonAsync(() => other.Snapshot.Row(id) is not null));
+        await site.Sessions.WithdrawAsync(id, null, CancellationToken.None);
+        Assert.True(await SoonAsync(() => other.Snapshot.Row(id) is null));
+    }
+
+    [Fact]
+    public async Task A_new_title_reaches_another_node_without_a_new_version()
+    {
+        var (_, id, _) = await DeskAsync("manager");
+        await using var second = site.Factory.WithWebHostBuilder(_ => { });
+        using var warm = second.CreateClient();
+        var other = (Hosting.Catalogue)second.Services.GetService(typeof(Hosting.Catalogue))!;
+        await site.Sessions.PublishAsync(id, 1, null, CancellationToken.None);
+        Assert.True(await SoonAsync(() => other.Snapshot.Row(id) is not null));
+        var facts = (await site.Sessions.FindAsync(id, CancellationToken.None))!.Facts;
+        await site.Sessions.ChangeFactsAsync(id, facts with { Title = "Known by Another Name" }, null, CancellationToken.None);
+        Assert.True(await SoonAsync(() => other.Snapshot.Row(id)?.Title == "Known by Another Name"));
+        Assert.Equal("Known by Another Name", (await other.EntryAsync(id, CancellationToken.None))!.Title);
+        await site.Sessions.WithdrawAsync(id, null, CancellationToken.None);
     }
 
     [Fact]

@@ -82,7 +82,7 @@ public sealed record Comparison(ImmutableArray<ComparisonSide> Sides, string Sen
                     [.. moves[i].Where(id => moves.Where((_, j) => j != i).All(o => !o.Contains(id))).Select(Name).Order(StringComparer.Ordinal)],
                     limits((c.Session.Id, c.Pace)))),
             ],
-            Say(sessions, sheets), rows, [.. shared.Select(Name).Order(StringComparer.Ordinal)], sessions.Select(s => s.Timeline.Recorded).Max());
+            Say(sessions, sheets), rows, [.. shared.Select(Name).Order(StringComparer.Ordinal)], sessions.Select(s => s.Timeline.Bouts.Select(b => b.Span.End).Append(s.Timeline.Recorded).Max()).Max());
     }
 
     private static string Doable(KitFitFigures fit) => fit.NotAtAll > 0.005

@@ -49,8 +49,8 @@ public sealed class CatalogueSnapshot
     public const int BarMinutes = 5;
     public const int Bars = 18;
 
-    /// <summary>Rows on a page; nobody reads more, and the page stays light.</summary>
-    public const int PageRows = 24;
+    /// <summary>Rows on a page: three or four screens of a phone, and a page stays light.</summary>
+    public const int PageRows = 12;
 
     public static readonly CatalogueSnapshot Empty = new([], MoveLexicon.Default);
 
@@ -109,13 +109,14 @@ public sealed class CatalogueSnapshot
     }
 
     /// <param name="fit">For <see cref="FindSort.Fit"/>: how well a row fits the member, any scale, more is better.</param>
-    public FindResult Find(FindQuery query, Func<SessionRow, float>? fit = null)
+    /// <param name="rows">Rows on a page.</param>
+    public FindResult Find(FindQuery query, Func<SessionRow, float>? fit = null, int rows = PageRows)
     {
         var answers = _parts.Select(p => new SegmentAnswer(p.Segment, p.Live, query, _lexicon)).ToList();
         var total = answers.Sum(a => a.Total);
         var facets = Facet.All.Select(f => new FacetResult(f, Values(answers, f, query))).ToImmutableArray();
         return new FindResult(
-            total, Page(answers, query, fit), facets, KitValues(answers, query), Histogram(answers, query),
+            total, Page(answers, query, fit, rows), facets, KitValues(answers, query), Histogram(answers, query),
             total == 0 && Count > 0 ? Relax(query, answers) : []);
     }
 
@@ -125,10 +126,18 @@ public sealed class CatalogueSnapshot
     private static ImmutableArray<FacetValue> Values(List<SegmentAnswer> answers, Facet facet, FindQuery query)
     {
         var chosen = query.Of(facet);
-        FacetValue Of(string value) => new(value, answers.Sum(a => a.CountOf(facet, value)), chosen.Contains(value));
-        return facet.Order.IsEmpty
-            ? [.. answers.SelectMany(a => a.Segment.ValuesOf(facet)).Concat(chosen).Distinct().Select(Of).OrderByDescending(v => v.Count).ThenBy(v => v.Value, StringComparer.Ordinal)]
-            : [.. facet.Order.Select(Of)];
+        if (!facet.Order.IsEmpty)
+        {
+            return [.. facet.Order.Select(v => new FacetValue(v, answers.Sum(a => a.CountOf(facet, v)), chosen.Contains(v)))];
+        }
+
+        var counts = new Dictionary<string, int>();
+        foreach (var (value, count) in answers.SelectMany(a => a.OpenCounts(facet)).Concat(chosen.Select(c => (c, 0))))
+        {
+            counts[value] = counts.GetValueOrDefault(value) + count;
+        }
+
+        return [.. counts.Select(c => new FacetValue(c.Key, c.Value, chosen.Contains(c.Key))).OrderByDescending(v => v.Count).ThenBy(v => v.Value, StringComparer.Ordinal)];
     }
 
     private static ImmutableArray<FacetValue> KitValues(List<SegmentAnswer> answers, FindQuery query)
@@ -164,9 +173,9 @@ public sealed class CatalogueSnapshot
         ];
     }
 
-    private static ImmutableArray<SessionRow> Page(List<SegmentAnswer> answers, FindQuery query, Func<SessionRow, float>? fit)
+    private static ImmutableArray<SessionRow> Page(List<SegmentAnswer> answers, FindQuery query, Func<SessionRow, float>? fit, int onPage)
     {
-        var wanted = query.Page * PageRows;
+        var wanted = query.Page * onPage;
         if (query.Sort == FindSort.Fit && fit is not null)
         {
             var best = new PriorityQueue<SessionRow, float>();
@@ -194,11 +203,11 @@ public sealed class CatalogueSnapshot
             }
 
             rows.Reverse();
-            return [.. rows.Skip(wanted - PageRows)];
+            return [.. rows.Skip(wanted - onPage)];
         }
 
         var key = Key(query);
-        return [.. answers.SelectMany(a => a.First(query, wanted)).OrderBy(key).ThenByDescending(r => r.Segment.Published[r.Row]).Skip(wanted - PageRows).Take(PageRows)];
+        return [.. answers.SelectMany(a => a.First(query, wanted)).OrderBy(key).ThenByDescending(r => r.Segment.Published[r.Row]).Skip(wanted - onPage).Take(onPage)];
     }
 
     private static Func<SessionRow, long> Key(FindQuery query) => query.Sort switch

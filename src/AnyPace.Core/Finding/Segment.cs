@@ -33,12 +33,17 @@ public sealed class PaceColumns(int rows)
 
     public byte[] Vigorous { get; } = new byte[rows];
 
+    public byte[] Stretching { get; } = new byte[rows];
+
     public byte[] Lacks { get; } = new byte[rows];
 
     /// <summary>Muscle load shares in 255ths, a row after the other.</summary>
     public byte[] Shares { get; } = new byte[rows * Segment.Muscles];
 
     public ushort[] Strains { get; } = new ushort[rows * Segment.StrainCount];
+
+    /// <summary>The histogram bar that the time needed falls into.</summary>
+    internal byte[] Bar { get; } = new byte[rows];
 
     /// <summary>Rows from the shortest to the longest.</summary>
     public int[] ByTime { get; internal set; } = [];
@@ -62,6 +67,7 @@ public sealed class Segment
 
     private readonly Dictionary<(Facet, string), ulong[]> _sets = [];
     private readonly Dictionary<Guid, int> _rowOf;
+    private readonly Dictionary<Facet, (ushort[] Codes, string[] Values)> _open = [];
     private readonly string[] _coaches;
     private readonly ImmutableArray<KitRequirement>[] _requirements;
     private readonly ushort[] _kit;
@@ -86,6 +92,8 @@ public sealed class Segment
         }
 
         (_coach, _coaches) = Coded(sorted, l => l.Coach);
+        _open[Facet.Coach] = (_coach, _coaches);
+        _open[Facet.Series] = Coded(sorted, l => l.Series ?? "");
         (_kit, var patterns) = Coded(sorted, l => string.Join('|', l.Kit.Select(k => $"{k.Item}<{string.Join(',', k.StandIns)}")));
         var byPattern = sorted.Zip(_kit).GroupBy(x => x.Second).ToDictionary(g => g.Key, g => g.First().First.Kit);
         _requirements = [.. Enumerable.Range(0, patterns.Length).Select(i => byPattern[(ushort)i])];
@@ -109,7 +117,7 @@ public sealed class Segment
             }
 
             _movesFrom[row + 1] = moves.Count;
-            foreach (var facet in Facet.All.Where(f => !f.Paced))
+            foreach (var facet in Facet.All.Where(f => !f.Paced && !f.Order.IsEmpty))
             {
                 Enter(_sets, facet, listing, listing.Paces[0], row);
             }
@@ -186,7 +194,35 @@ public sealed class Segment
     internal ulong[]? Set(Facet facet, string value, Pace pace) =>
         (facet.Paced ? Columns[(int)pace].Sets : _sets).GetValueOrDefault((facet, value));
 
-    internal IEnumerable<string> ValuesOf(Facet facet) => _sets.Keys.Where(k => k.Item1 == facet).Select(k => k.Item2);
+    /// <summary>How many of some rows have each value of a facet whose values the library decides.</summary>
+    internal IEnumerable<(string Value, int Count)> OpenCounts(Facet facet, ulong[] rows)
+    {
+        var (codes, values) = _open[facet];
+        var counts = new int[values.Length];
+        foreach (var row in Bits.Rows(rows))
+        {
+            counts[codes[row]]++;
+        }
+
+        return values.Zip(counts).Where(x => x is { First.Length: > 0, Second: > 0 });
+    }
+
+    /// <summary>Rows that have one of the values of such a facet.</summary>
+    internal ulong[] Open(Facet facet, IReadOnlySet<string> chosen)
+    {
+        var (codes, values) = _open[facet];
+        var wanted = values.Select(chosen.Contains).ToArray();
+        var set = new ulong[Bits.WordsFor(Rows)];
+        for (var row = 0; row < codes.Length; row++)
+        {
+            if (wanted[codes[row]])
+            {
+                Bits.Set(set, row);
+            }
+        }
+
+        return set;
+    }
 
     /// <summary>Rows that can be done with the kit, substitutes counted.</summary>
     internal ulong[] Doable(IReadOnlySet<string> kit)
@@ -271,6 +307,7 @@ public sealed class Segment
     {
         var all = Math.Max(1, (p.Light + p.Moderate + p.Vigorous).Value);
         c.Needed[row] = Whole(p.Needed.Value);
+        c.Bar[row] = (byte)Math.Min(CatalogueSnapshot.Bars - 1, c.Needed[row] / (60 * CatalogueSnapshot.BarMinutes));
         c.Jumps[row] = Whole(p.Jumps.Value);
         c.WarmUp[row] = Whole(p.WarmUp.Value);
         c.Level[row] = (byte)p.Level;
@@ -281,6 +318,7 @@ public sealed class Segment
         c.Light[row] = Part(p.Light.Value / all);
         c.Moderate[row] = Part(p.Moderate.Value / all);
         c.Vigorous[row] = Part(p.Vigorous.Value / all);
+        c.Stretching[row] = Part(p.Stretching);
         c.Lacks[row] = (byte)((p.WarmUpEnough ? 0 : LacksWarmUp) | (p.CoolDownEnough ? 0 : LacksCoolDown) | (p.SidesEven ? 0 : LacksEvenSides));
         for (var m = 0; m < Muscles; m++)
         {

@@ -73,10 +73,10 @@ internal sealed class SegmentAnswer
         }
 
         Minutes = new int[CatalogueSnapshot.Bars];
-        var needed = segment.Columns[(int)query.Pace].Needed;
+        var bars = segment.Columns[(int)query.Pace].Bar;
         foreach (var row in Bits.Rows(_others.GetValueOrDefault("time") ?? Result))
         {
-            Minutes[Math.Min(CatalogueSnapshot.Bars - 1, needed[row] / (60 * CatalogueSnapshot.BarMinutes))]++;
+            Minutes[bars[row]]++;
         }
     }
 
@@ -94,6 +94,8 @@ internal sealed class SegmentAnswer
     public int CountOf(Facet facet, string value) => Segment.Set(facet, value, _query.Pace) is { } set
         ? Bits.CountBoth(set, facet.Joins == Joins.Any ? _others.GetValueOrDefault(facet.Key) ?? Result : Result)
         : 0;
+
+    public IEnumerable<(string Value, int Count)> OpenCounts(Facet facet) => Segment.OpenCounts(facet, _others.GetValueOrDefault(facet.Key) ?? Result);
 
     /// <summary>The first rows in the order asked for.</summary>
     public IEnumerable<SessionRow> First(FindQuery query, int count)
@@ -123,6 +125,11 @@ internal sealed class SegmentAnswer
         if (chosen.IsEmpty)
         {
             return null;
+        }
+
+        if (facet.Order.IsEmpty)
+        {
+            return Segment.Open(facet, chosen);
         }
 
         var mask = facet.Joins == Joins.Any ? new ulong[Bits.WordsFor(Segment.Rows)] : Bits.All(Segment.Rows);
@@ -213,7 +220,7 @@ internal sealed class SegmentAnswer
         var set = Bits.All(Segment.Rows);
         foreach (var word in words.Where(w => !Asides.Contains(w)))
         {
-            Bits.And(set, Segment.Words.Saying(word));
+            Bits.And(set, Segment.Words.Saying(word, nearly: false));
         }
 
         return set;

@@ -47,8 +47,8 @@ internal sealed class WordIndex
     /// <summary>Moves stand in the index under their id behind this mark, which no word holds.</summary>
     public const char MoveMark = '#';
 
-    /// <summary>Rows that say a word: so, beginning so, or, where nobody says that, nearly so.</summary>
-    public ulong[] Saying(string word)
+    /// <summary>Rows that say a word: so, beginning so, or, where nobody says that and <paramref name="nearly"/>, with a letter or two wrong.</summary>
+    public ulong[] Saying(string word, bool nearly = true)
     {
         var stem = WordStem.Of(word);
         var set = new ulong[Bits.WordsFor(_rows)];
@@ -59,7 +59,7 @@ internal sealed class WordIndex
             any |= Add(set, _terms[i]);
         }
 
-        if (!any && stem.Length >= FuzzyFrom)
+        if (!any && nearly && stem.Length >= FuzzyFrom)
         {
             var slips = stem.Length >= 6 ? 2 : 1;
             for (var length = stem.Length - slips; length <= stem.Length + slips; length++)

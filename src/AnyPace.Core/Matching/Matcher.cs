@@ -28,6 +28,8 @@ public static class Matcher
     /// <summary>Only so many of the best are looked through for variety.</summary>
     private const int Looked = 120;
 
+    private static readonly Pace[] Order = [Pace.AsLed, Pace.Eased, Pace.Pushed];
+
     /// <summary>A term under this is said against a session.</summary>
     private const float Weak = 0.5f;
 
@@ -35,6 +37,9 @@ public static class Matcher
     private const int CompletesFrom = 2 * 60;
     private const int CompletesTo = 12 * 60;
     private const byte CompletesLight = 200;
+
+    /// <summary>A class that is stretches for more than this share (in 255ths) cools down; one that moves warms up.</summary>
+    private const byte MostlyStretches = 128;
 
     public static ImmutableArray<Suggestion> Suggest(CatalogueSnapshot catalogue, Wishes wishes, int count = 5)
     {
@@ -91,7 +96,7 @@ public static class Matcher
     {
         var lacks = row.At(pace).Lacks[row.Row];
         var made = ImmutableArray.CreateBuilder<Completion>();
-        foreach (var (bit, what, word) in new[] { (Segment.LacksWarmUp, "warm-up", "warm"), (Segment.LacksCoolDown, "cool-down", "stretch") })
+        foreach (var (bit, what, stretches) in new[] { (Segment.LacksWarmUp, "warm-up", false), (Segment.LacksCoolDown, "cool-down", true) })
         {
             if ((lacks & bit) == 0)
             {
@@ -104,13 +109,14 @@ public static class Matcher
                 var columns = segment.Columns[(int)Pace.AsLed];
                 foreach (var r in Bits.Rows(Limits.Keeping(segment, live, wishes, Pace.AsLed)))
                 {
-                    if (columns.Light[r] < CompletesLight || columns.Needed[r] is < CompletesFrom or > CompletesTo || segment.Ids[r] == row.Id)
+                    if (columns.Light[r] < CompletesLight || columns.Needed[r] is < CompletesFrom or > CompletesTo || segment.Ids[r] == row.Id
+                        || columns.Stretching[r] > MostlyStretches != stretches)
                     {
                         continue;
                     }
 
                     var at = new SessionRow(segment, r);
-                    var score = MusclesShared(at, row) + (at.Title.Contains(word, StringComparison.OrdinalIgnoreCase) || at.Title.Contains(what, StringComparison.OrdinalIgnoreCase) ? 1 : 0);
+                    var score = MusclesShared(at, row);
                     if (best is null || score > best.Value.Score)
                     {
                         best = (at, score);
@@ -141,9 +147,14 @@ public static class Matcher
                 var row = new SessionRow(segment, r);
                 var best = (Pace: Pace.AsLed, Fit: -1f);
 
-                // As led first: another pace must be clearly better to be worth the change.
-                foreach (var pace in new[] { Pace.AsLed, Pace.Eased, Pace.Pushed })
+                // As led first: another pace must be clearly better to be worth the change; one at which the session is no other is not looked at.
+                foreach (var pace in Order)
                 {
+                    if (best.Fit >= 0 && segment.Columns[(int)pace].Score[r] == segment.Columns[(int)Pace.AsLed].Score[r])
+                    {
+                        continue;
+                    }
+
                     if (Bits.Has(keeping[(int)pace], r) && Weighing.Of(row, wishes, pace).Fit is var fit && fit > best.Fit + 0.001f)
                     {
                         best = (pace, fit);

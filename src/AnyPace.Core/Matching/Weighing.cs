@@ -56,7 +56,7 @@ public static class Weighing
         wishes.Level is { } wanted ? Math.Max(0, 1 - (Math.Abs(LevelAt(score / 2f) - (float)wanted) / 3)) : Untold;
 
     /// <summary>Level bounds 22, 36, 52, 68 (measures sheet) as a line: the middle of level 2 is 2.0.</summary>
-    internal static float LevelAt(float score) => score switch
+    public static float LevelAt(float score) => score switch
     {
         < 11 => 1,
         < 29 => 1 + ((score - 11) / 18),
@@ -82,7 +82,8 @@ public static class Weighing
         return best;
     }
 
-    internal static float GoalFit(PaceColumns c, int row, string goal) => Math.Min(1, goal switch
+    /// <summary>How far a session serves a goal at the pace of the columns, 0..1.</summary>
+    public static float GoalFit(PaceColumns c, int row, string goal) => Math.Min(1, goal switch
     {
         "strength" => c.Strength[row] / 255f * 1.8f,
         "stamina" => (c.Vigorous[row] + (0.5f * c.Moderate[row])) / 255f * 1.4f,

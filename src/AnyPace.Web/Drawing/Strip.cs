@@ -27,27 +27,32 @@ public sealed record StripView(
 /// </summary>
 public static class Strip
 {
-    private static int _next;
+    /// <summary>The textures of the phases, once a page: strips fill their blocks from here.</summary>
+    public static readonly IHtmlContent Textures = new HtmlString(
+        "<svg class=\"textures\" width=\"0\" height=\"0\" aria-hidden=\"true\"><defs>"
+        + "<pattern id=\"hatch\" width=\"6\" height=\"6\" patternUnits=\"userSpaceOnUse\" patternTransform=\"rotate(45)\"><rect width=\"2.2\" height=\"6\" class=\"ink\"/></pattern>"
+        + "<pattern id=\"dots\" width=\"5\" height=\"5\" patternUnits=\"userSpaceOnUse\"><circle cx=\"1.6\" cy=\"1.6\" r=\"1.3\" class=\"ink\"/></pattern></defs></svg>");
 
-    private sealed record Frame(double Width, double Height, double Line, double Half, double Ground, double Arc, bool Labels, int CurveStep);
+    private sealed record Frame(double Width, double Height, double Line, double Half, double Ground, double Arc, double ArcWidth, bool Labels, int CurveStep)
+    {
+        /// <summary>Small strips are drawn to whole units: a page holds many of them.</summary>
+        public bool Coarse => CurveStep > 4;
+    };
 
     public static IHtmlContent Draw(StripView view, MoveLexicon lexicon)
     {
         var frame = view.Size switch
         {
-            StripSize.Desk => new Frame(1232, 196, 104, 52, 166, 18, true, 1),
-            StripSize.Compare => new Frame(1080, 84, 44, 24, 74, 12, false, 2),
-            _ => new Frame(760, 52, 26, 15, 46, 9, false, 4),
+            StripSize.Desk => new Frame(1232, 196, 104, 52, 166, 18, 11, true, 1),
+            StripSize.Compare => new Frame(1080, 84, 44, 24, 74, 12, 13, false, 2),
+            _ => new Frame(760, 52, 26, 15, 46, 9, 16, false, 8),
         };
         var clock = Math.Max(1, (view.Clock ?? view.Timeline.Recorded).Value);
-        var key = "s" + Interlocked.Increment(ref _next);
         double X(Seconds at) => at.Value / clock * frame.Width;
 
         var svg = new SvgText();
         var kind = view.Size.ToString().ToLowerInvariant();
         svg.Add($"<svg class=\"strip strip-{kind}\" viewBox=\"0 0 {frame.Width} {frame.Height}\" role=\"{(view.LinkTo is null ? "img" : "group")}\" aria-label=\"{Describe(view, lexicon)}\" preserveAspectRatio=\"none\">");
-        svg.Add($"<defs><pattern id=\"{key}h\" width=\"6\" height=\"6\" patternUnits=\"userSpaceOnUse\" patternTransform=\"rotate(45)\"><rect width=\"2.2\" height=\"6\" class=\"ink\"/></pattern>");
-        svg.Add($"<pattern id=\"{key}d\" width=\"5\" height=\"5\" patternUnits=\"userSpaceOnUse\"><circle cx=\"1.6\" cy=\"1.6\" r=\"1.3\" class=\"ink\"/></pattern></defs>");
         foreach (var phase in view.Timeline.Phases)
         {
             if (phase.Kind == PhaseKind.Work)
@@ -66,13 +71,13 @@ public static class Strip
         var bouts = PaceLayer.Lay(view.Timeline, lexicon, view.Sheet.Pace);
         if (view.LinkTo is null)
         {
-            Together(svg, frame, key, bouts, X);
+            Together(svg, frame, bouts, X);
         }
         else
         {
             foreach (var paced in bouts)
             {
-                Block(svg, view, frame, key, paced, X);
+                Block(svg, view, frame, paced, X);
             }
         }
 
@@ -101,20 +106,20 @@ public static class Strip
         return (x(span.Start), top, Math.Max(1.5, x(span.End) - x(span.Start) - 1), height);
     }
 
-    private static string Fill(PacedBout paced, string key) => paced.Bout.Doubtful ? "none" : paced.Phase switch
+    private static string Fill(PacedBout paced) => paced.Bout.Doubtful ? "none" : paced.Phase switch
     {
-        PhaseKind.WarmUp => $"url(#{key}h)",
-        PhaseKind.CoolDown => $"url(#{key}d)",
+        PhaseKind.WarmUp => "url(#hatch)",
+        PhaseKind.CoolDown => "url(#dots)",
         _ => "",
     };
 
     private static string Arcs(PacedBout paced, Frame frame, double left, double width)
     {
         var rise = frame.Arc * (int)paced.Move.Impact / 3;
-        var n = Math.Max(1, (int)(width / 11));
+        var n = Math.Max(1, (int)(width / frame.ArcWidth));
         var step = width / n;
-        var arc = FormattableString.Invariant($"q{step / 2:0.#} {-2 * rise:0.#} {step:0.#} 0");
-        return FormattableString.Invariant($"M{left:0.#} {frame.Ground}") + string.Concat(Enumerable.Repeat(arc, n));
+        var arc = frame.Coarse ? FormattableString.Invariant($"q{step / 2:0} {-2 * rise:0} {step:0} 0") : FormattableString.Invariant($"q{step / 2:0.#} {-2 * rise:0.#} {step:0.#} 0");
+        return FormattableString.Invariant($"M{left:0} {frame.Ground}") + string.Concat(Enumerable.Repeat(arc, n));
     }
 
     private static bool Bounces(PacedBout paced) => paced.Move.Impact > Impact.None && paced.Phase == PhaseKind.Work;
@@ -124,15 +129,17 @@ public static class Strip
     private static string BoutClass(PacedBout paced) => paced.Bout.Doubtful ? "bout doubtful" : "bout";
 
     /// <summary>A strip nobody clicks in: all blocks of one look as one path, so that a page of strips stays light.</summary>
-    private static void Together(SvgText svg, Frame frame, string key, IReadOnlyList<PacedBout> bouts, Func<Seconds, double> x)
+    private static void Together(SvgText svg, Frame frame, IReadOnlyList<PacedBout> bouts, Func<Seconds, double> x)
     {
-        foreach (var look in bouts.GroupBy(b => (Fill: Fill(b, key), Class: BoutClass(b))))
+        foreach (var look in bouts.GroupBy(b => (Fill: Fill(b), Class: BoutClass(b))))
         {
             svg.Add($"<path class=\"{look.Key.Class}\"").Raw(look.Key.Fill.Length > 0 ? $" fill=\"{look.Key.Fill}\" d=\"" : " d=\"");
             foreach (var paced in look)
             {
                 var (left, top, width, height) = Place(paced, frame, x);
-                svg.Raw(FormattableString.Invariant($"M{left:0.#} {top:0.#}h{width:0.#}v{height:0.#}h-{width:0.#}z"));
+                svg.Raw(frame.Coarse
+                    ? FormattableString.Invariant($"M{left:0} {top:0.#}h{width:0}v{height:0.#}h-{width:0}")
+                    : FormattableString.Invariant($"M{left:0.#} {top:0.#}h{width:0.#}v{height:0.#}h-{width:0.#}"));
             }
 
             svg.Raw("\"/>");
@@ -151,11 +158,11 @@ public static class Strip
         }
     }
 
-    private static void Block(SvgText svg, StripView view, Frame frame, string key, PacedBout paced, Func<Seconds, double> x)
+    private static void Block(SvgText svg, StripView view, Frame frame, PacedBout paced, Func<Seconds, double> x)
     {
         var bout = paced.Bout;
         var (left, top, width, height) = Place(paced, frame, x);
-        var fill = Fill(paced, key);
+        var fill = Fill(paced);
         var side = bout.Side == Side.Both ? "" : ", " + bout.Side.ToString().ToLowerInvariant();
         svg.Add($"<a href=\"{view.LinkTo!(bout.Id)}\" aria-label=\"{bout.Span.Start} {paced.Move.Name}{side}\">");
         svg.Add($"<rect class=\"{BoutClass(paced)}{(bout.Id == view.Selected ? " selected" : "")}\" x=\"{left}\" y=\"{top}\" width=\"{width}\" height=\"{height}\"");
@@ -180,7 +187,7 @@ public static class Strip
         {
             var point = view.Sheet.Effort[i];
             var y = top + (frame.Half * 0.55 * (1 - Math.Clamp((point.Met.Value - 1) / 8, 0, 1))) - (frame.Labels ? 14 : 4);
-            svg.Raw(FormattableString.Invariant($"{x(point.At):0.#},{y:0.#} "));
+            svg.Raw(frame.Coarse ? FormattableString.Invariant($"{x(point.At):0},{y:0.#} ") : FormattableString.Invariant($"{x(point.At):0.#},{y:0.#} "));
         }
 
         svg.Raw("\"/>");

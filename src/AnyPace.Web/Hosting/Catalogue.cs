@@ -1,7 +1,3 @@
-using System.Collections.Immutable;
-using System.Security.Cryptography;
-using System.Text;
-using System.Text.Json;
 using AnyPace.Core.Captions;
 using AnyPace.Core.Finding;
 using AnyPace.Core.Lexicon;
@@ -27,9 +23,6 @@ public sealed partial class Catalogue(
     /// <summary>From this many changes on everything is read anew, so that the large part of the snapshot holds them too.</summary>
     private const int ManyChanges = 500;
 
-    /// <summary>Of this format are the listings kept in the database; a change here makes all of them anew.</summary>
-    private const int Format = 1;
-
     private readonly SemaphoreSlim _one = new(1);
     private readonly Dictionary<Guid, long> _seen = [];
     private volatile CatalogueSnapshot _snapshot = CatalogueSnapshot.Empty;
@@ -52,7 +45,7 @@ public sealed partial class Catalogue(
         {
             await moves.RefreshAsync(stop);
             await settings.RefreshAsync(stop);
-            var madeWith = MadeWith();
+            var madeWith = Listing.MadeWith(moves.Current, settings.Current);
             if (madeWith != _madeWith || _snapshot.Changes > ManyChanges)
             {
                 await ReadAllAsync(madeWith, stop);
@@ -200,21 +193,13 @@ public sealed partial class Catalogue(
         }
 
         var words = CaptionWords.Of(CaptionReader.Read(await sessions.CaptionsAsync(id, stop)).Cues);
-        var listing = Listing.Of(EntryOf(session, version), version.Number, session.Facts.Series, words);
+        var listing = Listing.Of(EntryOf(session, version), version.Number, session.Facts.Series, words, moves.Current);
         await listings.KeepAsync(madeWith, listing, stop);
         return listing;
     }
 
     private CatalogueEntry EntryOf(SessionRecord session, TimelineVersion version) => CatalogueEntry.Of(
         session.Id, session.Facts.Title, session.Facts.Coach, session.PublishedAt ?? version.MadeAt, version.Timeline, moves.Current, settings.Current);
-
-    /// <summary>What listings depend on beside the timelines: the lexicon, shipped and own, and how the studio measures.</summary>
-    private string MadeWith()
-    {
-        var lexicon = moves.Current.Moves.Select(m => $"{m.Id} {m.Impact} {m.Met} {m.Skill} {m.Sides} {m.SecondsPerRep} {m.Easier} {m.Harder} {string.Join(',', m.Prime)} {string.Join(',', m.Helper)} {string.Join(',', m.Stabiliser)} {string.Join(',', m.Positions)} {string.Join(',', m.Kit)} {string.Join(',', m.Strains)}");
-        var text = $"{Format}\n{JsonSerializer.Serialize(settings.Current)}\n{string.Join('\n', lexicon)}";
-        return Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(text)))[..24];
-    }
 
     private string KeyOf(Guid id, int version, string title, string coach) => $"{id:N} {version} {_madeWith} {title} {coach}";
 
