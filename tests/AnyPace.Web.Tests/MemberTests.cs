@@ -182,9 +182,11 @@ public sealed class MemberTests(Site site) : IClassFixture<Site>
         var member = await site.AsAsync("strict");
         await member.SubmitAsync(await member.GetAsync("/profile"), "form[method=post]:not(.who)", new() { ["Input.Minutes"] = "5", ["Input.Spare"] = "getting to the floor" }, action: "/profile");
         Assert.Contains("It is not suggested, because", (await member.GetAsync($"/session/{site.Published}")).Text);
-        await member.SubmitAsync(await member.GetAsync("/profile"), "form[method=post]:not(.who)", new() { ["Input.Minutes"] = "30", ["Input.Age"] = "40", ["Input.Mass"] = "80" }, action: "/profile");
-        var page = (await member.GetAsync($"/session/{site.Published}")).Text;
-        Assert.DoesNotContain("It is not suggested", page);
+
+        var easy = await site.AsAsync("easy");
+        await easy.SubmitAsync(await easy.GetAsync("/profile"), "form[method=post]:not(.who)", new() { ["Input.Minutes"] = "30", ["Input.Age"] = "40", ["Input.Mass"] = "80" }, action: "/profile");
+        var page = (await easy.GetAsync($"/session/{site.Published}")).Text;
+        Assert.Contains("it keeps to all your limits", page);
         Assert.Contains("Energy at 80 kg", page);
         Assert.Contains("beats a minute", page);
     }

@@ -36,9 +36,9 @@ public sealed class Site : IAsyncLifetime
         await _database.InitializeAsync();
         _factory = Node(demo: false);
         var accounts = Factory.Services.GetRequiredService<AccountStore>();
-        foreach (var (name, role) in new[] { ("manager", Roles.Manager), ("cataloguer", Roles.Cataloguer), ("member", Roles.Member), ("other", Roles.Member), ("victim", Roles.Member), ("asked", Roles.Member), ("doer", Roles.Member), ("moody", Roles.Member), ("keen", Roles.Member), ("strict", Roles.Member), ("saver", Roles.Member) })
+        foreach (var (name, role) in new[] { ("manager", Roles.Manager), ("cataloguer", Roles.Cataloguer), ("member", Roles.Member), ("other", Roles.Member), ("victim", Roles.Member), ("asked", Roles.Member), ("doer", Roles.Member), ("moody", Roles.Member), ("keen", Roles.Member), ("strict", Roles.Member), ("saver", Roles.Member), ("easy", Roles.Member) })
         {
-            var account = new Account { Name = name, NormalizedName = name.ToUpperInvariant(), DisplayName = name, Role = role, Demo = true };
+            var account = new Account { Name = name, NormalizedName = name.ToUpperInvariant(), DisplayName = name, Role = role, Demo = name is "manager" or "cataloguer" or "member" or "other" or "victim" };
             account.PasswordHash = new PasswordHasher<Account>().HashPassword(account, Password);
             await accounts.CreateAsync(account, CancellationToken.None);
         }

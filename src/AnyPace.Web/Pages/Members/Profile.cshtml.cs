@@ -207,13 +207,15 @@ public sealed class ProfileModel(ProfileStore profiles, LogStore log, Catalogue 
         var ids = ImmutableSortedSet.CreateBuilder<string>();
         foreach (var name in (text ?? "").Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).Take(40))
         {
-            if (lexicon.Moves.FirstOrDefault(m => m.Name.Equals(name, StringComparison.OrdinalIgnoreCase) || m.Id == name) is { } exact)
+            var words = name.ToLowerInvariant().Split([' ', '-'], StringSplitOptions.RemoveEmptyEntries);
+            var stems = words.Select(WordStem.Of).ToList();
+            if (lexicon.Aliases.Longest(stems, 0) is var (hit, length) && length == stems.Count)
             {
-                ids.Add(exact.Id);
+                ids.Add(hit.Move.Id);
             }
-            else if (lexicon.Search(name) is [var near, ..])
+            else if (lexicon.Aliases.Misheard(words, stems, _ => false, _ => false).FirstOrDefault(m => m.Start == 0 && m.Length == stems.Count).Hit is { } misheard)
             {
-                ids.Add(near.Id);
+                ids.Add(misheard.Move.Id);
             }
             else
             {
