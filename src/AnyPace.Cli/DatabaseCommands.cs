@@ -38,22 +38,33 @@ internal static class DatabaseCommands
     {
         var folder = new Argument<string>("folder") { Description = "The demo studio's folder." };
         var also = new Option<string[]>("--also") { Description = "Further folders of captions and marked timelines; what they keep aside is left out.", AllowMultipleArgumentsPerToken = true, DefaultValueFactory = _ => [] };
-        var command = new Command("load-demo", "Load the demo studio into an empty database.") { folder, also };
+        var peopleOnly = new Option<bool>("--people-only") { Description = "Only the accounts and profiles: for a made-up library." };
+        var command = new Command("load-demo", "Load the demo studio into an empty database.") { folder, also, peopleOnly };
         command.SetAction(async (parse, stop) =>
         {
             await using var source = Database.Connect(ConnectionString());
             var database = new Database(source);
             var sessions = new SessionStore(database);
-            if ((await sessions.AllAsync(stop)).Count > 0)
+            var (path, alone) = (parse.GetValue(folder)!, parse.GetValue(peopleOnly));
+            if (!alone && (await sessions.AllAsync(stop)).Count > 0)
             {
                 Console.Error.WriteLine("demo: the database has sessions already; nothing loaded");
                 return 0;
             }
 
-            var path = parse.GetValue(folder)!;
             var people = new DeserializerBuilder().WithNamingConvention(CamelCaseNamingConvention.Instance).Build()
                 .Deserialize<People>(await File.ReadAllTextAsync(Path.Combine(path, "people.yaml"), stop));
+            if (alone && await new AccountStore(database).FindByNameAsync(people.Manager.ToUpperInvariant(), stop) is not null)
+            {
+                return 0;
+            }
+
             var accounts = await LoadPeopleAsync(database, people, stop);
+            if (alone)
+            {
+                return 0;
+            }
+
             foreach (var from in new[] { path }.Concat(parse.GetValue(also)!))
             {
                 await LoadSessionsAsync(sessions, from, people, accounts, from == path, stop);

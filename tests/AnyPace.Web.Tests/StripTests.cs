@@ -106,10 +106,11 @@ public sealed class StripTests
     [Fact]
     public void It_says_in_words_what_it_shows()
     {
-        var svg = Draw(StripSize.List);
+        var svg = Draw(StripSize.Compare);
         Assert.Equal("img", svg.Attribute("role")!.Value);
         Assert.Contains("5 bouts of 4 moves", svg.Attribute("aria-label")!.Value);
         Assert.Contains("warm-up 1:00", svg.Attribute("aria-label")!.Value);
+        Assert.Equal("true", Draw(StripSize.List).Attribute("aria-hidden")!.Value);
         var desk = Draw(StripSize.Desk, links: true);
         Assert.Equal("group", desk.Attribute("role")!.Value);
         Assert.Equal("1:00 Split squat, right", desk.Elements("a").ElementAt(1).Attribute("aria-label")!.Value);

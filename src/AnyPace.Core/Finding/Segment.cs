@@ -65,6 +65,11 @@ public sealed class Segment
     public const byte LacksCoolDown = 2;
     public const byte LacksEvenSides = 4;
 
+    // What can complete another session: two to twelve minutes, light for four fifths of it. Ours.
+    private const int CompletesFrom = 2 * 60;
+    private const int CompletesTo = 12 * 60;
+    private const byte CompletesLight = 204;
+
     private readonly Dictionary<(Facet, string), ulong[]> _sets = [];
     private readonly Dictionary<Guid, int> _rowOf;
     private readonly Dictionary<Facet, (ushort[] Codes, string[] Values)> _open = [];
@@ -137,6 +142,8 @@ public sealed class Segment
         _moves = [.. moves];
         _moveNames = [.. names.OrderBy(n => n.Value).Select(n => n.Key)];
         Words = new WordIndex(Rows, postings);
+        var led = Columns[(int)Pace.AsLed];
+        ShortAndLight = [.. Enumerable.Range(0, Rows).Where(r => led.Light[r] >= CompletesLight && led.Needed[r] is >= CompletesFrom and <= CompletesTo)];
         foreach (var columns in Columns)
         {
             columns.ByTime = Ordered(row => columns.Needed[row]);
@@ -159,6 +166,9 @@ public sealed class Segment
     public ushort[] Structures { get; }
 
     public PaceColumns[] Columns { get; }
+
+    /// <summary>Rows that can warm up or cool down for another session.</summary>
+    internal int[] ShortAndLight { get; }
 
     internal WordIndex Words { get; }
 

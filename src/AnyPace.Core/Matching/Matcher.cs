@@ -33,11 +33,6 @@ public static class Matcher
     /// <summary>A term under this is said against a session.</summary>
     private const float Weak = 0.5f;
 
-    // What can complete another session: short and light. Ours.
-    private const int CompletesFrom = 2 * 60;
-    private const int CompletesTo = 12 * 60;
-    private const byte CompletesLight = 200;
-
     /// <summary>A class that is stretches for more than this share (in 255ths) cools down; one that moves warms up.</summary>
     private const byte MostlyStretches = 128;
 
@@ -71,10 +66,14 @@ public static class Matcher
         }
 
         var (before, all) = (0, 0);
-        foreach (var (_, _, fit) in All(catalogue, wishes))
+        foreach (var (segment, live) in catalogue.Parts)
         {
-            all++;
-            before += fit > best.Fit ? 1 : 0;
+            var (any, at) = Keeping(segment, live, wishes);
+            all += Bits.Count(any);
+            foreach (var r in Bits.Rows(any))
+            {
+                before += BestPace(new SessionRow(segment, r), at, wishes, best.Fit).Fit >= 0 ? 1 : 0;
+            }
         }
 
         return new Standing(before + 1, all, best.Pace, [], against);
@@ -107,17 +106,16 @@ public static class Matcher
             foreach (var (segment, live) in catalogue.Parts)
             {
                 var columns = segment.Columns[(int)Pace.AsLed];
-                foreach (var r in Bits.Rows(Limits.Keeping(segment, live, wishes, Pace.AsLed)))
+                foreach (var r in segment.ShortAndLight)
                 {
-                    if (columns.Light[r] < CompletesLight || columns.Needed[r] is < CompletesFrom or > CompletesTo || segment.Ids[r] == row.Id
-                        || columns.Stretching[r] > MostlyStretches != stretches)
+                    if (!Bits.Has(live, r) || segment.Ids[r] == row.Id || columns.Stretching[r] > MostlyStretches != stretches)
                     {
                         continue;
                     }
 
                     var at = new SessionRow(segment, r);
                     var score = MusclesShared(at, row);
-                    if (best is null || score > best.Value.Score)
+                    if ((best is null || score > best.Value.Score) && Limits.Breaks(at, wishes, Pace.AsLed).Count == 0)
                     {
                         best = (at, score);
                     }
@@ -133,51 +131,61 @@ public static class Matcher
         return made.ToImmutable();
     }
 
-    /// <summary>Every row that keeps the limits at some pace, at the pace where it fits best.</summary>
-    private static IEnumerable<(SessionRow Row, Pace Pace, float Fit)> All(CatalogueSnapshot catalogue, Wishes wishes)
+    /// <summary>The rows that keep the limits, at some pace and at each.</summary>
+    private static (ulong[] Any, ulong[][] At) Keeping(Segment segment, ulong[] live, Wishes wishes)
     {
-        foreach (var (segment, live) in catalogue.Parts)
+        var at = Paces.All.Select(p => Limits.Keeping(segment, live, wishes, p)).ToArray();
+        ulong[] any = [.. at[0]];
+        Bits.Or(any, at[1]);
+        Bits.Or(any, at[2]);
+        return (any, at);
+    }
+
+    /// <summary>The pace at which a row fits best, as far as it may fit better than <paramref name="above"/>; a fit below 0 where it does not.</summary>
+    private static (Pace Pace, float Fit) BestPace(SessionRow row, ulong[][] keeping, Wishes wishes, float above)
+    {
+        var best = (Pace: Pace.AsLed, Fit: -1f);
+
+        // As led first: another pace must be clearly better to be worth the change; one at which the session is no other is not looked at.
+        foreach (var pace in Order)
         {
-            var keeping = Paces.All.Select(p => Limits.Keeping(segment, live, wishes, p)).ToArray();
-            ulong[] any = [.. keeping[0]];
-            Bits.Or(any, keeping[1]);
-            Bits.Or(any, keeping[2]);
-            foreach (var r in Bits.Rows(any))
+            if (!Bits.Has(keeping[(int)pace], row.Row) || (best.Fit >= 0 && row.At(pace).Score[row.Row] == row.At(Pace.AsLed).Score[row.Row]))
             {
-                var row = new SessionRow(segment, r);
-                var best = (Pace: Pace.AsLed, Fit: -1f);
+                continue;
+            }
 
-                // As led first: another pace must be clearly better to be worth the change; one at which the session is no other is not looked at.
-                foreach (var pace in Order)
-                {
-                    if (best.Fit >= 0 && segment.Columns[(int)pace].Score[r] == segment.Columns[(int)Pace.AsLed].Score[r])
-                    {
-                        continue;
-                    }
-
-                    if (Bits.Has(keeping[(int)pace], r) && Weighing.Of(row, wishes, pace).Fit is var fit && fit > best.Fit + 0.001f)
-                    {
-                        best = (pace, fit);
-                    }
-                }
-
-                yield return (row, best.Pace, best.Fit);
+            var floor = Math.Max(above, best.Fit + 0.001f);
+            if (Weighing.AtMost(row, wishes, pace) > floor && Weighing.Of(row, wishes, pace).Fit is var fit && fit > floor)
+            {
+                best = (pace, fit);
             }
         }
+
+        return best;
     }
 
     private static List<(SessionRow Row, Pace Pace, float Fit)> Best(CatalogueSnapshot catalogue, Wishes wishes, int count)
     {
         var queue = new PriorityQueue<(SessionRow Row, Pace Pace, float Fit), float>(count + 1);
-        foreach (var each in All(catalogue, wishes))
+        foreach (var (segment, live) in catalogue.Parts)
         {
-            if (queue.Count < count)
+            var (any, at) = Keeping(segment, live, wishes);
+            foreach (var r in Bits.Rows(any))
             {
-                queue.Enqueue(each, each.Fit);
-            }
-            else
-            {
-                queue.EnqueueDequeue(each, each.Fit);
+                var row = new SessionRow(segment, r);
+                var full = queue.Count == count;
+                var least = full && queue.TryPeek(out _, out var lowest) ? lowest : -0.5f;
+                if (BestPace(row, at, wishes, least) is { Fit: >= 0 } best)
+                {
+                    if (full)
+                    {
+                        queue.EnqueueDequeue((row, best.Pace, best.Fit), best.Fit);
+                    }
+                    else
+                    {
+                        queue.Enqueue((row, best.Pace, best.Fit), best.Fit);
+                    }
+                }
             }
         }
 

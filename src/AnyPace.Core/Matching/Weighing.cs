@@ -40,6 +40,14 @@ public static class Weighing
             Fresh(at, wishes), 1 - (0.5f * (c.Lacks[row] & 1)) - (0.5f * ((c.Lacks[row] >> 1) & 1)));
     }
 
+    /// <summary>What the fit can be at most, from the terms that cost little to work out.</summary>
+    public static float AtMost(SessionRow at, Wishes wishes, Pace pace)
+    {
+        var c = at.At(pace);
+        return (Terms.TimeWeight * Time(c.Needed[at.Row], wishes)) + (Terms.LevelWeight * Level(c.Score[at.Row], wishes)) + (Terms.GoalWeight * Goal(c, at.Row, wishes))
+            + Terms.DueWeight + Terms.VarietyWeight + Terms.TasteWeight + Terms.FreshWeight + Terms.WholeWeight;
+    }
+
     private static float Time(int needed, Wishes wishes)
     {
         if (wishes.Profile.Minutes is not { } minutes)
@@ -68,13 +76,13 @@ public static class Weighing
 
     private static float Goal(PaceColumns c, int row, Wishes wishes)
     {
-        if (wishes.Profile.Goals.IsEmpty)
+        if (wishes.Goals.Length == 0)
         {
             return Untold;
         }
 
         var best = 0f;
-        foreach (var goal in wishes.Profile.Goals)
+        foreach (var goal in wishes.Goals)
         {
             best = Math.Max(best, GoalFit(c, row, goal));
         }
@@ -82,13 +90,15 @@ public static class Weighing
         return best;
     }
 
-    /// <summary>How far a session serves a goal at the pace of the columns, 0..1.</summary>
-    public static float GoalFit(PaceColumns c, int row, string goal) => Math.Min(1, goal switch
+    /// <summary>How far a session serves one of <see cref="MemberProfile.AllGoals"/> at the pace of the columns, 0..1.</summary>
+    public static float GoalFit(PaceColumns c, int row, string goal) => GoalFit(c, row, MemberProfile.AllGoals.IndexOf(goal));
+
+    private static float GoalFit(PaceColumns c, int row, int goal) => Math.Min(1, goal switch
     {
-        "strength" => c.Strength[row] / 255f * 1.8f,
-        "stamina" => (c.Vigorous[row] + (0.5f * c.Moderate[row])) / 255f * 1.4f,
-        "mobility" => c.Light[row] / 255f * 1.2f,
-        "balance" => c.Balance[row] / 255f * 3,
+        0 => c.Strength[row] / 255f * 1.8f,
+        1 => (c.Vigorous[row] + (0.5f * c.Moderate[row])) / 255f * 1.4f,
+        2 => c.Light[row] / 255f * 1.2f,
+        3 => c.Balance[row] / 255f * 3,
         _ => c.Level[row] <= 2 ? 1 : 0.5f,
     });
 

@@ -31,7 +31,7 @@ public static class Strip
     public static readonly IHtmlContent Textures = new HtmlString(
         "<svg class=\"textures\" width=\"0\" height=\"0\" aria-hidden=\"true\"><defs>"
         + "<pattern id=\"hatch\" width=\"6\" height=\"6\" patternUnits=\"userSpaceOnUse\" patternTransform=\"rotate(45)\"><rect width=\"2.2\" height=\"6\" class=\"ink\"/></pattern>"
-        + "<pattern id=\"dots\" width=\"5\" height=\"5\" patternUnits=\"userSpaceOnUse\"><circle cx=\"1.6\" cy=\"1.6\" r=\"1.3\" class=\"ink\"/></pattern></defs></svg>");
+        + "<pattern id=\"dots\" width=\"5\" height=\"5\" patternUnits=\"userSpaceOnUse\"><circle cx=\"1.6\" cy=\"1.6\" r=\"1.3\" class=\"ink\"/></pattern></defs>" + Glyph.Symbols + "</svg>");
 
     private sealed record Frame(double Width, double Height, double Line, double Half, double Ground, double Arc, double ArcWidth, bool Labels, int CurveStep)
     {
@@ -52,7 +52,18 @@ public static class Strip
 
         var svg = new SvgText();
         var kind = view.Size.ToString().ToLowerInvariant();
-        svg.Add($"<svg class=\"strip strip-{kind}\" viewBox=\"0 0 {frame.Width} {frame.Height}\" role=\"{(view.LinkTo is null ? "img" : "group")}\" aria-label=\"{Describe(view, lexicon)}\" preserveAspectRatio=\"none\">");
+        svg.Add($"<svg class=\"strip strip-{kind}\" viewBox=\"0 0 {frame.Width} {frame.Height}\" preserveAspectRatio=\"none\"");
+
+        // In a list the strip stands beside its words and is hidden from readers.
+        if (view.Size == StripSize.List)
+        {
+            svg.Raw(" aria-hidden=\"true\">");
+        }
+        else
+        {
+            svg.Add($" role=\"{(view.LinkTo is null ? "img" : "group")}\" aria-label=\"{Describe(view, lexicon)}\">");
+        }
+
         foreach (var phase in view.Timeline.Phases)
         {
             if (phase.Kind == PhaseKind.Work)

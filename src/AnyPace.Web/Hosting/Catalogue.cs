@@ -23,6 +23,8 @@ public sealed partial class Catalogue(
     /// <summary>From this many changes on everything is read anew, so that the large part of the snapshot holds them too.</summary>
     private const int ManyChanges = 500;
 
+    private const int LargeLibrary = 20_000;
+
     private readonly SemaphoreSlim _one = new(1);
     private readonly Dictionary<Guid, long> _seen = [];
     private volatile CatalogueSnapshot _snapshot = CatalogueSnapshot.Empty;
@@ -147,9 +149,20 @@ public sealed partial class Catalogue(
     private async Task ReadAllAsync(string madeWith, CancellationToken stop)
     {
         var clock = await listings.ClockAsync(stop);
-        var heads = await listings.AllAsync(madeWith, stop);
-        var all = new List<Listing>(heads.Count);
-        foreach (var head in heads)
+        _snapshot = await BuildAsync(madeWith, stop);
+        (_madeWith, _clock) = (madeWith, clock);
+        _seen.Clear();
+        if (_snapshot.Count > LargeLibrary)
+        {
+            // What was read is many times what is kept; the system gets it back now rather than some day.
+            GC.Collect(GC.MaxGeneration, GCCollectionMode.Aggressive, blocking: true, compacting: true);
+        }
+    }
+
+    private async Task<CatalogueSnapshot> BuildAsync(string madeWith, CancellationToken stop)
+    {
+        var all = new List<Listing>();
+        foreach (var head in await listings.AllAsync(madeWith, stop))
         {
             if ((head.Listing ?? await MakeAsync(head.Id, madeWith, stop)) is { } listing)
             {
@@ -157,9 +170,7 @@ public sealed partial class Catalogue(
             }
         }
 
-        _snapshot = new CatalogueSnapshot(all, moves.Current);
-        (_madeWith, _clock) = (madeWith, clock);
-        _seen.Clear();
+        return new CatalogueSnapshot(all, moves.Current);
     }
 
     private async Task ReadChangesAsync(CancellationToken stop)

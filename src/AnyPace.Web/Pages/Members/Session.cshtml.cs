@@ -29,8 +29,14 @@ public sealed class SessionModel(Catalogue catalogue, ProfileStore profiles, Log
 
     public MassUnit Unit => Profile.Unit;
 
-    /// <summary>Where it stands among all for this member; null where the member tells nothing.</summary>
+    /// <summary>A library up to this size is looked through at every view; in a larger one the member asks for it.</summary>
+    private const int LookedThrough = 5_000;
+
+    /// <summary>Where it stands among all for this member; null where the member tells nothing, or has not asked yet.</summary>
     public Standing? Standing { get; private set; }
+
+    /// <summary>The limits it breaks at the pace where it breaks fewest; null where the member tells nothing.</summary>
+    public (Pace Pace, IReadOnlyList<string> Breaks)? Breaks { get; private set; }
 
     public IReadOnlyList<Completion> Completes { get; private set; } = [];
 
@@ -39,7 +45,7 @@ public sealed class SessionModel(Catalogue catalogue, ProfileStore profiles, Log
 
     public bool MoreLike { get; private set; }
 
-    public async Task<IActionResult> OnGetAsync(Guid id, string? pace, List<string> kit, CancellationToken stop)
+    public async Task<IActionResult> OnGetAsync(Guid id, string? pace, List<string> kit, bool standing, CancellationToken stop)
     {
         var snapshot = catalogue.Snapshot;
         if (await catalogue.EntryAsync(id, stop) is not { } entry || snapshot.Row(id) is not { } row)
@@ -55,7 +61,12 @@ public sealed class SessionModel(Catalogue catalogue, ProfileStore profiles, Log
         KitAsked = [.. kit.Where(k => MemberProfile.KitChoices.Contains(k)).Distinct()];
         var atHand = KitAsked.Count > 0 ? [.. KitAsked] : Profile.Kit;
         Fit = atHand.IsEmpty || entry.RequiredKit.IsEmpty ? null : KitFit.Of(entry.Timeline, lexicon, atHand);
-        Standing = Profile.IsBlank && !wishes.HasHistory ? null : Matcher.Stand(snapshot, wishes, row);
+        if (!Profile.IsBlank || wishes.HasHistory)
+        {
+            Breaks = Paces.All.Select(p => (p, Limits.Breaks(row, wishes, p))).MinBy(x => x.Item2.Count);
+            Standing = standing || snapshot.Count <= LookedThrough ? Matcher.Stand(snapshot, wishes, row) : null;
+        }
+
         Completes = Matcher.Complete(snapshot, wishes, row, Pace);
         LastLoads = LogAddModel.LastLoads(await log.AllAsync(User.AccountId(), stop));
         MoreLike = wishes.Signals.MoreLike.Contains(id);
