@@ -231,6 +231,18 @@ public sealed class StudioTests(Site site) : IClassFixture<Site>
     }
 
     [Fact]
+    public async Task Title_coach_and_series_are_changed_on_the_desk_and_refused_where_they_can_not_be()
+    {
+        var (visitor, id, desk) = await DeskAsync();
+        var refused = await visitor.SubmitAsync(desk, "form[action*=Facts]", new() { ["title"] = " ", ["coach"] = "Someone" });
+        Assert.Contains("A title has 1 to 120", refused.Text);
+        Assert.Contains("not a number of minutes", (await visitor.SubmitAsync(desk, "form[action*=Facts]", new() { ["stated"] = "soon" })).Text);
+        await visitor.SubmitAsync(desk, "form[action*=Facts]", new() { ["title"] = "Put Right", ["series"] = "Autumn", ["stated"] = "12,5" });
+        var facts = (await site.Sessions.FindAsync(id, CancellationToken.None))!.Facts;
+        Assert.Equal(("Put Right", "Autumn", 12.5), (facts.Title, facts.Series, facts.StatedMinutes));
+    }
+
+    [Fact]
     public async Task A_version_nobody_looked_at_is_not_published()
     {
         var (visitor, id, desk) = await DeskAsync("manager");

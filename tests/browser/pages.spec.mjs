@@ -4,17 +4,17 @@ import { expect, test } from "@playwright/test";
 import { signIn } from "./site.mjs";
 
 const studio = ["/studio/today", "/studio/take-in", "/studio/library", "desk", "/moves", "/moves/squat", "/studio/moves/new", "/studio/moves/squat/names", "/studio/calculator", "/studio/settings?Level=WholeClass"];
-const members = ["/find", "/find?impact=high&to=5", "/for-me", "/profile", "session", "compare", "/moves?q=lunge", "/moves/reverse-lunge"];
+const members = ["/find", "/find?impact=high&to=5", "/find?spare=knees&noise=quiet", "/for-me", "/profile", "/log", "log-add", "session", "compare", "/moves?q=lunge", "/moves/reverse-lunge"];
 
 async function urlOf(page, name) {
   if (name === "desk") {
     await page.goto("/studio/library");
     return page.getByRole("link", { name: "The Wrong Foot" }).getAttribute("href");
   }
-  if (name === "session" || name === "compare") {
+  if (name === "session" || name === "compare" || name === "log-add") {
     await page.goto("/find");
     const ids = await page.locator("input[name=s]").evaluateAll((all) => all.map((x) => x.value));
-    return name === "session" ? `/session/${ids[0]}` : `/compare?s=${ids[0]}&s=${ids[1]}&s=${ids[2]}`;
+    return name === "session" ? `/session/${ids[0].split(".")[0]}` : name === "log-add" ? `/log/add?s=${ids[0].split(".")[0]}` : `/compare?s=${ids[0]}&s=${ids[1]}&s=${ids[2]}`;
   }
   return name;
 }

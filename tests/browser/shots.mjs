@@ -53,7 +53,7 @@ await as("ines", desk, async (page, shot) => {
 });
 for (const [size, suffix] of [[desk, ""], [phone, "-phone"]]) {
   await as("tolly", size, async (page, shot) => {
-    await page.goto("/find");
+    await page.goto(suffix ? "/find" : "/find?noise=quiet&to=25");
     await shot(`find${suffix}`);
     await page.goto("/find?words=quiet");
     await page.locator(".row h2 a").first().click();
@@ -62,8 +62,13 @@ for (const [size, suffix] of [[desk, ""], [phone, "-phone"]]) {
     await shot(`compare${suffix}`);
     await page.goto("/for-me");
     await shot(`for-me${suffix}`);
-    await page.goto("/profile");
-    await shot(`profile${suffix}`);
+    if (suffix) {
+      await page.goto("/profile");
+      await shot(`profile${suffix}`);
+    } else {
+      await page.goto("/log");
+      await shot("log");
+    }
   });
 }
 await browser.close();

@@ -21,11 +21,11 @@ public static class Glyph
 
     private static string Arcs(Impact impact)
     {
-        var svg = new SvgText().Raw("<path class=\"ground\" d=\"M1 16h38\"/>");
+        var svg = new SvgText().Raw("<path class=\"sign-ground\" d=\"M1 16h38\"/>");
         if (impact > Impact.None)
         {
             var rise = (int)impact * -9.5;
-            svg.Add($"<path class=\"arc{(impact >= Impact.Moderate ? " off" : "")}\" d=\"M3 16q5.6 {rise} 11.3 0q5.6 {rise} 11.3 0q5.6 {rise} 11.3 0\"/>");
+            svg.Add($"<path class=\"sign-arc{(impact >= Impact.Moderate ? " sign-off" : "")}\" d=\"M3 16q5.6 {rise} 11.3 0q5.6 {rise} 11.3 0q5.6 {rise} 11.3 0\"/>");
         }
 
         return svg.ToString();
@@ -33,7 +33,7 @@ public static class Glyph
 
     /// <summary>The signs that come many times on a page, once: each use refers to them.</summary>
     public static readonly string Symbols = string.Concat(Enum.GetValues<Impact>().Select(i => $"<symbol id=\"bounce-{i.Key()}\" viewBox=\"0 0 40 18\">{Arcs(i)}</symbol>"))
-        + "<symbol id=\"level-rule\" viewBox=\"0 0 72 16\"><path class=\"base\" d=\"M6 8h60M6 5v6M21 5v6M36 5v6M51 5v6M66 5v6\"/></symbol>";
+        + "<symbol id=\"level-rule\" viewBox=\"0 0 72 16\"><path class=\"sign-base\" d=\"M6 8h60M6 5v6M21 5v6M36 5v6M51 5v6M66 5v6\"/></symbol>";
 
     public static IHtmlContent Bounce(Impact impact) =>
         new HtmlString($"<svg class=\"bounce\" viewBox=\"0 0 40 18\" aria-hidden=\"true\"><use href=\"#bounce-{impact.Key()}\"/></svg>");

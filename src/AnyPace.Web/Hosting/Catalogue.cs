@@ -154,7 +154,9 @@ public sealed partial class Catalogue(
         _seen.Clear();
         if (_snapshot.Count > LargeLibrary)
         {
-            // What was read is many times what is kept; the system gets it back now rather than some day.
+            // What was read is many times what is kept; the system gets it back now rather than some day. First the call that read it must be left:
+            // its continuation, which this is, still runs inside it.
+            await Task.Yield();
             GC.Collect(GC.MaxGeneration, GCCollectionMode.Aggressive, blocking: true, compacting: true);
         }
     }

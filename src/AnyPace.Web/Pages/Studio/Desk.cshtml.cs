@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Collections.Immutable;
 using AnyPace.Core.Captions;
 using AnyPace.Core.Checks;
@@ -104,6 +105,54 @@ public sealed class DeskModel(
         }
 
         return await ChangeAsync("Restore", new() { ["version"] = $"{version}" }, $"Restore version {version}", null, _ => (old.Timeline, null), stop);
+    }
+
+    /// <summary>What was typed when the recording was taken in, put right. Members see it at once where the session is published.</summary>
+    public async Task<IActionResult> OnPostFactsAsync(string? title, string? coach, string? series, DateOnly? recordedOn, string? stated, CancellationToken stop)
+    {
+        if (await sessions.FindAsync(Id, stop) is null)
+        {
+            return NotFound();
+        }
+
+        double? minutes = null;
+        if (string.IsNullOrWhiteSpace(title) || title.Trim().Length > 120)
+        {
+            _errors["facts"] = "A title has 1 to 120 characters.";
+        }
+        else if (string.IsNullOrWhiteSpace(coach) || coach.Trim().Length > 80)
+        {
+            _errors["facts"] = "A coach's name has 1 to 80 characters.";
+        }
+        else if (series?.Trim().Length > 80)
+        {
+            _errors["facts"] = "A series' name has at most 80 characters.";
+        }
+        else if (recordedOn is null)
+        {
+            _errors["facts"] = "Say when it was recorded.";
+        }
+        else if (!string.IsNullOrWhiteSpace(stated))
+        {
+            if (double.TryParse(stated.Replace(',', '.'), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var m) && m is > 0 and <= 600)
+            {
+                minutes = m;
+            }
+            else
+            {
+                _errors["facts"] = $"\"{stated}\" is not a number of minutes between 0 and 600.";
+            }
+        }
+
+        if (_errors.Count > 0)
+        {
+            return await ShowAsync(null, null, false, stop);
+        }
+
+        await sessions.ChangeFactsAsync(
+            Id, new SessionFacts(title!.Trim(), coach!.Trim(), recordedOn!.Value, minutes, string.IsNullOrWhiteSpace(series) ? null : series.Trim()), User.AccountId(), stop);
+        await catalogue.RefreshAsync(stop);
+        return await DoneAsync("Title, coach and series are changed.", null, stop);
     }
 
     public async Task<IActionResult> OnPostPublishAsync(CancellationToken stop)
