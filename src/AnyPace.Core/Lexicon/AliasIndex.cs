@@ -39,7 +39,12 @@ public sealed class AliasIndex
             {
                 var words = Split(name);
                 var hit = new AliasHit(move, weak.Contains(Key(name)), words.Length);
-                index._misheard.Add(SplitWritten(name), words, hit);
+                if (!hit.Weak)
+                {
+                    // A description with a word misheard could be anything.
+                    index._misheard.Add(SplitWritten(name), words, hit);
+                }
+
                 if (index.Add(words, hit) is { } holder)
                 {
                     contested.Add($"{name} ({holder.Id}, {move.Id})");

@@ -24,7 +24,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
         var dose = DoseReader.Read(speech);
         var mentions = MentionFinder.Find(speech, lexicon, marks, dose);
         var segments = NameSettler.Settle(BoutSegmenter.Segments(speech, marks, mentions, dose));
-        var bouts = BoutBuilder.Build(speech, marks, segments, dose);
+        var bouts = LaterRounds.Fill(BoutBuilder.Build(speech, marks, segments, dose), marks, dose);
         var phases = PhaseFinder.Find(speech, marks, bouts, lexicon);
         return new Timeline(
             speech.End,

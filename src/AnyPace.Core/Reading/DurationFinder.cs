@@ -75,6 +75,7 @@ internal static class DurationFinder
         {
             ("off", _, _) => DurationKind.Rest,
             ("rest" or "recovery", not "to", _) => DurationKind.Rest,
+            ("to", _, _) when i + 4 < tokens.Count && tokens[i + 2].Text is "get" or "catch" && tokens[i + 4].Text is "breath" => DurationKind.Rest,
             ("to", "get" or "have" or "got", _) when i + 2 < tokens.Count && tokens[i + 2].Text is "recover" or "rest" or "breathe" => DurationKind.Rest,
             (_, "for", "rest" or "resting") => DurationKind.Rest,
             ("on" or "work", _, _) when Follows(tokens, i + 2) => DurationKind.Work,

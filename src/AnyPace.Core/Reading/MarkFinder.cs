@@ -42,6 +42,7 @@ public static partial class MarkFinder
         AloneSide(speech, marks);
         marks.Sort((a, b) => a.At.CompareTo(b.At));
         OneTurn(speech, marks);
+        WholeRound(speech, marks);
         return marks;
     }
 
@@ -64,6 +65,10 @@ public static partial class MarkFinder
     private static void OneTurn(Speech speech, List<Mark> marks) => marks.RemoveAll(m =>
         m.Kind == MarkKind.SwitchSide && m.Token > 1 && speech.Tokens[m.Token - 1].Text is "side" or "leg" or "arm" && speech.Tokens[m.Token - 2].Text is "left" or "right"
         && speech.Tokens[m.Token].Text == "change");
+
+    /// <summary>"Round one done, same again from the top": what goes again is the round, not the move just done.</summary>
+    private static void WholeRound(Speech speech, List<Mark> marks) =>
+        marks.RemoveAll(m => m.Kind == MarkKind.Again && WholeRoundAround().IsMatch(speech.Around(m.Token, 8, 8)));
 
     /// <summary>A word with a silence before or after it stands alone, whatever the punctuation.</summary>
     private static bool Apart(Speech speech, int token)
@@ -277,8 +282,11 @@ public static partial class MarkFinder
     [GeneratedRegex(@"(?<!\blook (over )?(to )?(your |the )?)\bright (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b|(?<!\blook )\b(on|to|with) (the|your) right\b|\b(and|now|then) (the |to the )?right\b(?! (there|here|now|away|into|up|back|down|foot forward))", Options)]
     private static partial Regex RightSide();
 
-    [GeneratedRegex(@"\b((round|set|circuit|block) (number )?[1-9]|(1st|2nd|3rd|4th|first|second|third|fourth|fifth|final|last|next|another|1 more|1 more) (round|set|circuit|block|time (through|round|around))|back (to the (top|start|beginning|first)|round to)|from the (top|start|beginning)|(that's|that is|that was|end of) (the )?(round|set|circuit|block) ?(1|2|3|4|5|1)?|repeat (the|that|this|it|all)|all over again|(2|3|4) (down|done))\b", Options)]
+    [GeneratedRegex(@"\b((round|set|circuit|block) (number )?[1-9]|(1st|2nd|3rd|4th|first|second|third|fourth|fifth|final|last|next|another|1 more|1 more) (round|set|circuit|block|time (through|round|around))|back (to the (top|start|beginning|first)|round to)|from the (top|start|beginning)|(that's|that is|that was|end of) (the )?(round|set|circuit|block) ?(1|2|3|4|5|1)?|repeat (the|that|this|it|all)|all over again|same (3|4|5|6|7|8|9|10)( moves| exercises)? again|same again|(2|3|4) (down|done))\b", Options)]
     private static partial Regex Round();
+
+    [GeneratedRegex(@"\b(rounds? (1|2|3|4|one|two|number|done)|circuits?|from the (top|start|beginning)|back to the (top|start|beginning|first)|same (2|3|4|5|6|7|8|9|10) again|the whole (lot|thing|round))\b", Options)]
+    private static partial Regex WholeRoundAround();
 
     [GeneratedRegex(@"\b((second|2nd|third|3rd|fourth|4th|fifth|last|final|next|another|1 more|1 last) set\b|set (number )?[2-6]\b|(go|same|here we go|do (it|that)|rest|ready|and) again\b|1 more (time|of (these|those|them))|same (thing|again|move|exercise)( again)?)", Options)]
     private static partial Regex Again();

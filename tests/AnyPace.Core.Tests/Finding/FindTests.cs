@@ -195,7 +195,8 @@ public sealed class FindTests
         gen.Sample((pace, to, impact, level, focus, kit, words, sort) =>
         {
             var query = FindQuery.Everything.With(Facet.ImpactClass, impact.Select(i => i.Key())).With(Facet.Level, level.Select(l => $"{l}")).With(Facet.Focus, focus)
-                with { Pace = pace, MaxMinutes = to, Kit = [.. kit], Words = words, Sort = sort };
+                with
+            { Pace = pace, MaxMinutes = to, Kit = [.. kit], Words = words, Sort = sort };
             var pairs = query.ToQueryString().TrimStart('?').Split('&', StringSplitOptions.RemoveEmptyEntries)
                 .Select(p => KeyValuePair.Create(p.Split('=')[0], Uri.UnescapeDataString(p.Split('=')[1])));
             return FindQuery.Parse(pairs).ToQueryString() == query.ToQueryString();

@@ -134,4 +134,8 @@ public sealed class LexiconTests
     [Fact]
     public void An_unknown_id_says_which() =>
         Assert.Contains("teleport", Assert.Throws<KeyNotFoundException>(() => Moves["teleport"]).Message);
+
+    [Fact]
+    public void Every_move_that_is_work_has_an_easier_or_a_harder_neighbour() =>
+        Assert.Empty(Make.Lexicon.Moves.Where(m => !m.IsGentle && m.Easier is null && m.Harder is null).Select(m => m.Id));
 }

@@ -1,0 +1,103 @@
+using System.Collections.Immutable;
+using AnyPace.Core.Sessions;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>
+/// "Same five again": a round that nobody names move by move. Where a new round is said and its starts come at the said beat, each start that no bout was
+/// read for is the move that stood at its place in the round before.
+/// </summary>
+internal static class LaterRounds
+{
+    /// <summary>A start this close to a bout that was read is that bout's own.</summary>
+    private const double Near = 12;
+
+    /// <summary>Share of the beat by which starts may come early or late.</summary>
+    private const double Loose = 0.35;
+
+    /// <summary>How sure: the place in the round is all there is to go by.</summary>
+    private const double Confidence = 0.58;
+
+    public static ImmutableArray<Bout> Fill(ImmutableArray<Bout> bouts, IReadOnlyList<Mark> marks, SaidDose dose)
+    {
+        if (dose is not { WorkSeconds: { } work, RestSeconds: { } rest } || rest <= 0 || bouts.Length < 3)
+        {
+            return bouts;
+        }
+
+        var beat = work + rest;
+        foreach (var round in marks.Where(m => m.Kind == MarkKind.Round))
+        {
+            var before = Before(bouts, round.At, beat);
+            var starts = Starts(marks, round.At, work, rest, before.Count);
+            if (before.Count < 3 || starts.Count < before.Count - 1)
+            {
+                continue;
+            }
+
+            var until = starts[^1] + work;
+            var read = bouts.Where(b => b.Span.Start.Value > round.At - Near && b.Span.Start.Value < until).ToList();
+            if (read.Count * 2 > before.Count)
+            {
+                continue;
+            }
+
+            var added = starts
+                .Select((at, i) => (At: at, Move: before[Math.Min(i, before.Count - 1)]))
+                .Where(s => !read.Exists(b => b.Span.Start.Value < s.At + work - Near && b.Span.End.Value > s.At + Near))
+                .Select((s, i) => new Bout($"{s.Move.Id}r{round.At:0}-{i}", s.Move.MoveId, Span.Of(Math.Round(s.At, 1), Math.Round(s.At + work, 1)), s.Move.Side, s.Move.Reps, Confidence, s.Move.Evidence));
+            bouts = [.. bouts.Concat(added).OrderBy(b => b.Span.Start)];
+        }
+
+        return bouts;
+    }
+
+    /// <summary>The bouts of the round that ends here: those that follow each other at the beat, back to the first that does not.</summary>
+    private static List<Bout> Before(ImmutableArray<Bout> bouts, double at, double beat)
+    {
+        const double onBeat = 0.25;
+        var found = new List<Bout>();
+        foreach (var bout in bouts.Where(b => b.Span.Start.Value < at).Reverse())
+        {
+            // One bout that was not read leaves a hole of one beat.
+            var beats = found.Count == 0 ? 1 : (found[^1].Span.Start.Value - bout.Span.Start.Value) / beat;
+            if (found.Count == 0 ? at - bout.Span.Start.Value > 2.4 * beat : Math.Abs(beats - Math.Round(beats)) > onBeat || Math.Round(beats) is < 1 or > 2)
+            {
+                break;
+            }
+
+            found.Add(bout);
+        }
+
+        found.Reverse();
+        return found;
+    }
+
+    /// <summary>
+    /// When the bouts of the new round start: at the said starts where there are any, else a beat after the one before. Empty where fewer than half of
+    /// them are borne out by a start or a stop that is said.
+    /// </summary>
+    private static List<double> Starts(IReadOnlyList<Mark> marks, double from, double work, double rest, int count)
+    {
+        var beat = work + rest;
+        var starts = new List<double>();
+        var first = marks.FirstOrDefault(m => m.Kind == MarkKind.Start && m.At > from);
+        if (first.At <= from || first.At - from > 2 * beat)
+        {
+            return starts;
+        }
+
+        var (due, heard) = (first.At, 0);
+        var last = marks.Count > 0 ? marks[^1].At : 0;
+        for (var i = 0; i < count && due <= last + Near; i++)
+        {
+            var said = Clocked.Between(marks, due - (Loose * beat), due + (Loose * beat)).Where(m => m.Kind == MarkKind.Start).Select(m => m.At).DefaultIfEmpty(-1).MinBy(t => Math.Abs(t - due));
+            var stopped = Clocked.Between(marks, due + work - Near, due + work + Near).Any(m => m.Kind == MarkKind.Stop);
+            heard += said >= 0 || stopped ? 1 : 0;
+            starts.Add(said >= 0 ? said : due);
+            due = starts[^1] + beat;
+        }
+
+        return heard * 2 >= count ? starts : [];
+    }
+}
