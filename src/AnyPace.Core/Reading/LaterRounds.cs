@@ -81,13 +81,17 @@ internal static class LaterRounds
     {
         var beat = work + rest;
         var starts = new List<double>();
-        var first = marks.FirstOrDefault(m => m.Kind == MarkKind.Start && m.At > from);
-        if (first.At <= from || first.At - from > 2 * beat)
+        var start = marks.FirstOrDefault(m => m.Kind == MarkKind.Start && m.At > from).At;
+        var stop = marks.FirstOrDefault(m => m.Kind == MarkKind.Stop && m.At - work > from - Near).At;
+
+        // A stop before any start ends a bout whose start nobody said.
+        var first = stop > 0 && (start == 0 || stop < start) ? stop - work : start;
+        if (first == 0 || first - from > 2 * beat)
         {
             return starts;
         }
 
-        var (due, heard) = (first.At, 0);
+        var (due, heard) = (first, 0);
         var last = marks.Count > 0 ? marks[^1].At : 0;
         for (var i = 0; i < count && due <= last + Near; i++)
         {
