@@ -37,7 +37,7 @@ test("captions in, a matched session out", async ({ page }) => {
   await signIn(page, "wren");
   await page.goto(`/find?words=${encodeURIComponent(title)}`);
   await expect(page.locator("#find h1")).toHaveText("1 session fits");
-  await page.getByRole("link", { name: title }).first().click();
+  await page.locator(".row h2 a", { hasText: title }).click();
   await expect(page.locator(".session")).toContainText("kettlebell");
   await expect(page.locator(".session")).toContainText("Forearm plank");
   const id = new URL(page.url()).pathname.split("/").pop();

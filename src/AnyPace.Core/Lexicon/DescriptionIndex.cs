@@ -18,7 +18,15 @@ public sealed class DescriptionIndex
 
     private readonly Dictionary<string, List<(Description Of, int Idea)>> _byWord = [];
 
-    private sealed record Description(Move Move, bool Names, int Ideas);
+    /// <summary>A class, not a record: two descriptions of one move are two, whatever they have in common.</summary>
+    private sealed class Description(Move move, bool names, int ideas)
+    {
+        public Move Move { get; } = move;
+
+        public bool Names { get; } = names;
+
+        public int Ideas { get; } = ideas;
+    }
 
     /// <exception cref="LexiconException">A description has fewer than two ideas, which would be found everywhere.</exception>
     public static DescriptionIndex Build(IEnumerable<Move> moves)
