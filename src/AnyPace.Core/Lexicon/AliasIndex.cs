@@ -14,6 +14,9 @@ public sealed class AliasIndex
     private static readonly HashSet<string> Fillers =
         ["the", "a", "an", "your", "my", "our", "those", "these", "some", "that", "of", "left", "right", "opposit", "other", "both", "1"];
 
+    /// <summary>A name that says "opposite", or "up right", is not found without a word that says so too: "hand to the opposite knee" is not "hands to your knees".</summary>
+    private static readonly HashSet<string> Crossing = ["opposit", "other", "left", "right"];
+
     /// <summary>"Ankle over the left knee": at most this many small words between two of a name.</summary>
     private const int MaxFillers = 2;
 
@@ -45,7 +48,7 @@ public sealed class AliasIndex
                     index._misheard.Add(SplitWritten(name), words, hit);
                 }
 
-                if (index.Add(words, hit) is { } holder)
+                if (index.Add(words, hit, SplitRaw(name).Skip(1).Any(w => WordStem.Of(w) is "opposit" or "right" or "left")) is { } holder)
                 {
                     contested.Add($"{name} ({holder.Id}, {move.Id})");
                 }
@@ -53,7 +56,7 @@ public sealed class AliasIndex
                 // Captions write compounds in one or two words at will: push up, pushup.
                 if (words.Length is 2 or 3)
                 {
-                    index.Add([WordStem.Of(string.Concat(SplitRaw(name)))], hit);
+                    index.Add([WordStem.Of(string.Concat(SplitRaw(name)))], hit, false);
                 }
             }
         }
@@ -69,6 +72,7 @@ public sealed class AliasIndex
         var node = _root;
         (AliasHit, int)? best = null;
         var skipped = 0;
+        var crossed = false;
         for (var i = start; i < stems.Count; i++)
         {
             if (i > start && pauses?.Invoke(i - 1) == true)
@@ -80,7 +84,7 @@ public sealed class AliasIndex
             {
                 node = next;
                 skipped = 0;
-                if (node.Hit is { } hit)
+                if (node.Hit is { } hit && (crossed || !node.Crosses))
                 {
                     best = (hit, i - start + 1);
                 }
@@ -88,6 +92,7 @@ public sealed class AliasIndex
             else if (i > start && skipped < MaxFillers && Fillers.Contains(stems[i]))
             {
                 skipped++;
+                crossed |= Crossing.Contains(stems[i]);
             }
             else
             {
@@ -115,7 +120,7 @@ public sealed class AliasIndex
         [.. SplitRaw(name).Select(WordStem.Of).Where((w, i) => i == 0 || !Fillers.Contains(w))];
 
     /// <summary>Enters a name; returns the move that holds it already, where no rule decides between the two.</summary>
-    private Move? Add(IReadOnlyList<string> words, AliasHit hit)
+    private Move? Add(IReadOnlyList<string> words, AliasHit hit, bool crosses)
     {
         var node = _root;
         foreach (var word in words)
@@ -134,6 +139,7 @@ public sealed class AliasIndex
             return held.Move.Elsewhere.Contains(hit.Move.Id) || hit.Move.Elsewhere.Contains(held.Move.Id) ? null : held.Move;
         }
 
+        node.Crosses = crosses && (node.Hit is null || node.Crosses);
         node.Hit ??= hit;
         return null;
     }
@@ -143,5 +149,8 @@ public sealed class AliasIndex
         public Dictionary<string, Node> Next { get; } = [];
 
         public AliasHit? Hit { get; set; }
+
+        /// <summary>True where every name that ends here says "opposite".</summary>
+        public bool Crosses { get; set; }
     }
 }

@@ -62,8 +62,8 @@ public sealed class DescriptionIndex
     }
 
     /// <summary>All described moves, the fullest descriptions first; they may overlap.</summary>
-    /// <param name="stops">True for a word that ends a sentence; no description runs across.</param>
-    public IReadOnlyList<DescribedHit> Find(IReadOnlyList<string> stems, Func<int, bool> stops)
+    /// <param name="together">True where two words are said soon enough after each other to belong to one description; all are, if null.</param>
+    public IReadOnlyList<DescribedHit> Find(IReadOnlyList<string> stems, Func<int, int, bool>? together = null)
     {
         var hits = new List<DescribedHit>();
         var open = new Dictionary<Description, int[]>();
@@ -81,17 +81,12 @@ public sealed class DescriptionIndex
                     // The word that was the only one for its idea so far stays; a later one brings the ideas closer together.
                     seen[idea] = t;
                     var from = seen.Min();
-                    if (from >= 0 && t - from < SpareWords + (WordsAnIdea * description.Ideas) && seen.Distinct().Count() == description.Ideas)
+                    if (from >= 0 && t - from < SpareWords + (WordsAnIdea * description.Ideas) && seen.Distinct().Count() == description.Ideas && together?.Invoke(from, t) != false)
                     {
                         hits.Add(new DescribedHit(description.Move, description.Names, from, t - from + 1, [.. seen]));
                         Array.Fill(seen, -1);
                     }
                 }
-            }
-
-            if (stops(t))
-            {
-                open.Clear();
             }
         }
 

@@ -122,7 +122,7 @@ public static partial class LexiconLoader
         return new Move(
             Need(move.Id, null, "id"),
             Need(move.Name, null, "name"),
-            Need(family.Family, null, "family"),
+            Need(move.Family ?? family.Family, null, "family"),
             [.. move.Aka ?? []],
             [.. move.Weak ?? []],
             prime,
@@ -227,6 +227,9 @@ public static partial class LexiconLoader
 
     private sealed class MoveYaml
     {
+        /// <summary>Where it is not the family of the file it stands in.</summary>
+        public string? Family { get; set; }
+
         public string? Id { get; set; }
 
         public string? Name { get; set; }

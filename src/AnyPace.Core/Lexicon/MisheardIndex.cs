@@ -21,7 +21,7 @@ internal sealed class MisheardIndex
         "us", "use", "very", "want", "was", "water", "way", "we", "we're", "weight", "weights", "well", "were", "what", "when", "where", "which", "while", "who", "why", "wide", "will",
         "with", "work", "would", "yeah", "yes", "you", "you're", "your", "lower", "raise", "reach", "kick", "walk", "roll", "drop", "tap", "arch", "peel", "part", "point", "bent", "bend",
         "plan", "plant", "place", "flat", "full", "fall", "feel", "fold", "foam", "form", "heart", "heat", "hurt", "late", "less", "lot", "lots", "lead", "rate", "red", "rep", "reps", "ride",
-        "bored", "board", "cheer", "chair", "share", "shape", "shake", "sky", "skin", "spine", "spin", "spot", "sport", "test", "tight", "thigh", "thighs", "toward", "towards", "worry",
+        "bored", "board", "cheer", "chair", "share", "shape", "shake", "sky", "skin", "spine", "spin", "spot", "sport", "test", "tight", "thigh", "thighs", "toward", "towards", "worry", "goes", "gets", "comes", "keeps", "takes", "sits", "makes", "feels", "looks", "needs", "wants", "tired", "minute", "minutes", "second", "seconds",
     ];
 
     private const int LongestName = 4;
