@@ -36,6 +36,9 @@ public static class Constants
     /// <summary>Upper score bounds of levels 1 to 4; level 5 lies above.</summary>
     public static readonly IReadOnlyList<double> LevelBounds = [22, 36, 52, 68];
 
+    /// <summary>From one move of a dose to the next where no rest is said: put a weight down, get up, turn over. Our own figure; no source outside the project.</summary>
+    public static readonly Seconds ChangeOfMove = new(10);
+
     /// <summary>Gaps inside the work up to this long are rest between bouts, not the end of an unbroken stretch.</summary>
     public static readonly Seconds UnbrokenGap = new(6);
 

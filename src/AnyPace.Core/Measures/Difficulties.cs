@@ -43,7 +43,8 @@ public static class Difficulties
         var combined = Share(b => b.Move.Parts.IsEmpty ? 0 : 1);
         var minutes = Math.Max(1, time.Class.Minutes);
         var fresh = main.Select(b => b.Move.Id).Distinct().Count() / minutes * 5;
-        var skill = (0.5 * learn) + (0.3 * Ramp(fresh, 2, 10)) + (0.2 * combined);
+        var tempo = timeline.Voice?.TempoChanges.Count(at => main.Any(b => b.Bout.Span.Contains(at))) ?? 0;
+        var skill = (0.4 * learn) + (0.25 * Ramp(fresh, 2, 10)) + (0.2 * combined) + (0.15 * Ramp(tempo / minutes * 10, 0, 10));
         var changes = FloorChanges(main);
         var jumps = work == 0 ? 0 : Math.Min(1, impact.Jumps.Value / work * 2);
         var impactValue = work == 0 ? 0 : whole ? Share(b => (int)b.Move.Impact / 3.0) : ((int)impact.Highest / 3.0 * 0.5) + (0.5 * jumps);
@@ -56,7 +57,7 @@ public static class Difficulties
             Part("strength", strength, weights.Strength, $"moves ask {Percent(strength)} of what the strongest patterns and loads would"),
             Part("impact", impactValue, weights.Impact, whole ? $"{Percent(impactValue)} of the way to jumping throughout" : $"{impact.Highest.Word()} at the most, {impact.Jumps} off the floor"),
             Part("balance", balance, weights.Balance, $"{Percent(balance)} of the work stands on one leg"),
-            Part("skill", skill, weights.Skill, $"{Number(fresh)} new moves in five minutes, {Percent(combined)} combined moves, {Percent(learn)} on the lexicon's skill scale"),
+            Part("skill", skill, weights.Skill, $"{Number(fresh)} new moves in five minutes, {Percent(combined)} combined moves, {tempo} changes of tempo (10 in ten minutes count in full), {Percent(learn)} on the lexicon's skill scale"),
             Part("up and down", Ramp(changes / minutes * 10, 0, 6), weights.UpAndDown, $"{changes} changes between floor and standing (6 in ten minutes count in full)"),
         ];
     }

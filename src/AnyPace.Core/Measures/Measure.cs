@@ -133,12 +133,28 @@ public static class Measure
                 high += one.High * rounds.High;
             }
 
-            low += (dose.RoundRest ?? Seconds.Zero) * (rounds.Low - 1);
-            high += (dose.RoundRest ?? Seconds.Zero) * (rounds.High - 1);
+            low += Pauses(dose, moves.Count, rounds.Low);
+            high += Pauses(dose, moves.Count, rounds.High);
         }
 
         var warm = timeline.Phases.Where(p => p.Kind == PhaseKind.WarmUp).Aggregate(Seconds.Zero, (s, p) => s + p.Span.Length);
         return (low + warm, high + warm);
+    }
+
+    /// <summary>
+    /// What lies between the sets of a dose in repetitions: the rest that is said, after each set where sets of one move follow each other and after each
+    /// round else, and everywhere else the change to the next move.
+    /// </summary>
+    private static Seconds Pauses(Structure dose, int moves, int times)
+    {
+        var gaps = (moves * times) - 1;
+        if (dose.RoundRest is not { } rest)
+        {
+            return Constants.ChangeOfMove * gaps;
+        }
+
+        var rests = dose.Rounds is null && dose.Sets is not null ? gaps : times - 1;
+        return (rest * rests) + (Constants.ChangeOfMove * (gaps - rests));
     }
 
     private static ImpactFigures Impact(Timeline timeline, IReadOnlyList<PacedBout> bouts, ImpactSchool school)

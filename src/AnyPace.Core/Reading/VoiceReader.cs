@@ -21,9 +21,31 @@ internal static partial class VoiceReader
             Names = Names(speech, mentions),
             Silences = Silences(speech),
             NoiseFrom = speech.CaptionsEnd - speech.End > new Seconds(NoiseFrom) ? speech.End : null,
+            TempoChanges = TempoChanges(speech),
             SignedOff = marks.Any(m => m.Kind == MarkKind.SignOff && m.At > speech.End.Value - SignOffWithin),
         };
     }
+
+    /// <summary>Two said within this many seconds are one change.</summary>
+    private const double SameChange = 8;
+
+    private static ImmutableArray<Seconds> TempoChanges(Speech speech)
+    {
+        var found = ImmutableArray.CreateBuilder<Seconds>();
+        foreach (Match match in TempoChange().Matches(speech.Text))
+        {
+            var at = Tenth(speech.At(speech.TokenAt(match.Index)));
+            if (found.Count == 0 || (at - found[^1]).Value >= SameChange)
+            {
+                found.Add(at);
+            }
+        }
+
+        return found.ToImmutable();
+    }
+
+    [GeneratedRegex(@"\b((double|half) (time|tempo|speed)|tempo (change|up|down)|change (of )?(the )?(tempo|pace|speed)|(pick|speed) (it|the (pace|tempo)) up|slow (it|this) (right )?down\b(?! (if|when|any))|singles\b|(now|and|go) (faster|quicker|slower)\b(?! if)|(now|and|then) (pulse|hold it)\b|pulse it\b|(2|3|4) counts? (down|up)|slow(ly)? for (2|3|4)\b|(up|down) (in|for) (2|3|4)\b)", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex TempoChange();
 
     /// <summary>Captions this many seconds past the end of the class are noise worth a word.</summary>
     private const double NoiseFrom = 20;

@@ -150,6 +150,9 @@ public sealed record Voice(int Words, int FormCues, ImmutableArray<Heard> Heard)
 
     /// <summary>True where the coach says goodbye.</summary>
     public bool SignedOff { get; init; }
+
+    /// <summary>When the pace of a move is said to change: "double time", "now pulse it", "slow, four counts down".</summary>
+    public ImmutableArray<Seconds> TempoChanges { get; init; } = [];
 }
 
 /// <summary>A name a move was called by.</summary>

@@ -49,9 +49,32 @@ public sealed class MeasureTests
         };
         var time = Sheet(timeline).Time;
 
-        // Low: 3 rounds x (10 x 3 s + 10 x 3 s x 2 sides) + 2 x 60; high: 4 x (12 x 3 + 12 x 3 x 2) + 3 x 60.
-        Assert.Equal(((3 * 90) + 120.0, (4 * 108) + 180.0), (time.Needed.Value, time.NeededHigh.Value));
+        // Low: 3 rounds x (10 x 3 s + 10 x 3 s x 2 sides) + 2 x 60, and 3 changes of 10 s inside the rounds; high: 4 x (12 x 3 + 12 x 3 x 2) + 3 x 60 + 4 x 10.
+        Assert.Equal(((3 * 90) + 120.0 + 30, (4 * 108) + 180.0 + 40), (time.Needed.Value, time.NeededHigh.Value));
         Assert.Equal(60, time.Class.Value);
+    }
+
+    [Theory]
+    [InlineData(60.0, 2 * 3 * 30 + 5 * 60)]
+    [InlineData(null, 2 * 3 * 30 + 5 * 10)]
+    public void Sets_of_one_move_rest_after_each_set_or_else_change_over(double? rest, double needed)
+    {
+        var timeline = Make.Work(Make.Bout("goblet-squat", 10, 40), Make.Bout("biceps-curl", 40, 70)) with
+        {
+            Kind = ClassKind.Demonstration,
+            Structures = [new Structure(StructureType.RepSets, Span.Of(10, 70), null, null, null, 3, null, rest is { } r ? new Seconds(r) : null, CountRange.Of(10), false, [])],
+        };
+        Assert.Equal(needed, Sheet(timeline).Time.Needed.Value);
+    }
+
+    [Fact]
+    public void Changes_of_tempo_in_the_work_ask_for_skill()
+    {
+        var timeline = Make.Work(Make.Bout("squat", 0, 300), Make.Bout("plank", 300, 600));
+        double Skill(params double[] changes) => Sheet(timeline with { Voice = new Voice(0, 0, []) { TempoChanges = [.. changes.Select(c => new Seconds(c))] } })
+            .Difficulty.Parts.Single(p => p.Name == "skill").Value;
+        Assert.Equal(0.15 * 2 / 10, Skill(100, 200) - Skill(), 6);
+        Assert.Equal(Skill(), Skill(700));
     }
 
     [Fact]
