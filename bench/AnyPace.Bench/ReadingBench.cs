@@ -31,7 +31,7 @@ internal static class ReadingBench
         var speech = new Speech(recording.Captions.Cues);
         var marks = MarkFinder.Find(speech);
         return MentionFinder.Find(speech, MoveLexicon.Default, marks, DoseReader.Read(speech))
-            .Select(m => (m.At, 3, $"      . {m.Move.Id} {m.Role}{(m.Weak ? " weak" : "")} {m.Weight:0.00} from {new Seconds(m.EffectiveAt)}"))
+            .Select(m => (m.At, 3, $"      . {m.Move.Id} {m.Role}{(m.Weak ? " weak" : "")} {m.Weight:0.00} from {new Seconds(m.EffectiveAt)} by '{string.Join(' ', speech.Tokens.Skip(m.Token).Take(m.Length).Select(t => t.Text))}'"))
             .Concat(marks.Where(m => m.Kind is not MarkKind.Doing).Select(m => (m.At, 3, $"      * {m.Kind} {m.Strength:0.0}")));
     }
 

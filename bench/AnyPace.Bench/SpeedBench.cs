@@ -63,7 +63,7 @@ internal static class SpeedBench
     private static int Run(int files)
     {
         BenchmarkRunner.Run<ReadingSpeed>(ManualConfig.CreateEmpty()
-            .AddJob(Job.ShortRun.WithToolchain(new InProcessEmitToolchain(TimeSpan.FromMinutes(10), logOutput: false)))
+            .AddJob(Job.Default.WithWarmupCount(25).WithIterationCount(8).WithToolchain(new InProcessEmitToolchain(TimeSpan.FromMinutes(10), logOutput: false)))
             .AddColumnProvider(DefaultColumnProviders.Instance)
             .AddDiagnoser(MemoryDiagnoser.Default)
             .AddLogger(ConsoleLogger.Default)

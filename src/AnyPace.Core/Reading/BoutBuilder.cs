@@ -68,7 +68,7 @@ internal static partial class BoutBuilder
     private static IEnumerable<(double Start, double End, Side Side)> Split(Speech speech, Segment segment, IReadOnlyList<Mark> marks, IReadOnlyList<Mark> turns, Bout? previous)
     {
         const double edge = 8;
-        var least = segment.Move.Sides == MoveSides.Each ? 0 : 1;
+        var least = segment.Move.Sides == MoveSides.Each ? 0 : 0.9;
         var switches = Clocked.Between(marks, segment.Start, segment.End)
             .Where(m => m.Kind == MarkKind.SwitchSide && m.Strength >= least && m.At > segment.Start + edge && m.At < segment.End - edge)
             .Select(m => m.At)

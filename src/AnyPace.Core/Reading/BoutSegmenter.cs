@@ -280,11 +280,6 @@ internal static class BoutSegmenter
                 score -= (12 - length) * 0.08;
             }
 
-            if (length > 75)
-            {
-                score -= (length - 75) * 0.012;
-            }
-
             if (_dose.WorkSeconds is { } work)
             {
                 var off = (length - work) / 4;
@@ -294,8 +289,9 @@ internal static class BoutSegmenter
             return score;
         }
 
+        /// <summary>What speaks against a bout for each second over 75: few are longer, whether worked or stretched.</summary>
         private static double TypicalLength(Move move, double length) =>
-            move.IsGentle && length > 60 ? -(length - 60) * 0.006 : 0;
+            -Math.Max(0, length - 75) * (move.IsGentle ? 0.011 : 0.012);
 
         private double[] MakeEdges(Speech speech)
         {
@@ -325,6 +321,11 @@ internal static class BoutSegmenter
 
             if (_dose.WorkSeconds is { } work)
             {
+                foreach (var m in _evidence.Where(m => m.EffectiveAt > m.At + 1))
+                {
+                    Add(m.EffectiveAt + work);
+                }
+
                 foreach (var m in _starts.Where(m => m.Strength >= 0.5))
                 {
                     for (var k = 0; k <= (_period is null ? 0 : BeatsAhead); k++)

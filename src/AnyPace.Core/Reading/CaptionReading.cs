@@ -24,11 +24,12 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
         var dose = DoseReader.Read(speech);
         var mentions = MentionFinder.Find(speech, lexicon, marks, dose);
         var segments = NameSettler.Settle(BoutSegmenter.Segments(speech, marks, mentions, dose));
-        var bouts = LaterRounds.Fill(BoutBuilder.Build(speech, marks, segments, dose), marks, dose);
-        var phases = PhaseFinder.Find(speech, marks, bouts, lexicon);
+        var bouts = LaterRounds.FillHoles(LaterRounds.Fill(BoutBuilder.Build(speech, marks, segments, dose), marks, dose), dose);
+        var kind = KindOf(speech, marks, bouts, dose);
+        var phases = PhaseFinder.Find(speech, marks, bouts, lexicon, kind);
         return new Timeline(
             speech.End,
-            KindOf(speech, marks, bouts, dose),
+            kind,
             FactReader.PartOfSeries(speech),
             FactReader.Stated(speech, context?.StatedMinutes),
             phases,
@@ -69,6 +70,6 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
             : counted / minutes < 0.6 && prescribes >= 3 ? ClassKind.Mixed : ClassKind.FollowAlong;
     }
 
-    [GeneratedRegex(@"\b((perform|complete|aim for|you('ll| will| are going to|'re going to|'re gonna| should| want to| can) (do|repeat|perform|complete|want to do|be doing)|i want you to (do|repeat|aim|try)|(?<!\b(we|we'll|we're|to|gonna|let's|us|can|will|i'll|and) )(do|repeat))( \w+){0,4} (\d+ (to \d+ )?(rounds|sets|reps|times|repetitions|of each))|try (this|it) (yourself|at home)|in your own time|on your own|pause the video)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"\b((perform|complete|aim for|you('ll| will| are going to|'re going to|'re gonna| should| want to| can) (do|repeat|perform|complete|want to do|be doing)|i want you to (do|repeat|aim|try)|(?<!\b(we|we'll|we're|to|gonna|let's|us|can|will|i'll|and) )(do|repeat))( \w+){0,4} (\d+ (to \d+ )?(rounds|sets|reps|times|repetitions|of each))|(do|i'd like|i want|aim for|give me) (\d+ of (those|these|them|that)|\d+ sets)( (and|for|times|2|3|twice|sets)){0,3}|\d+ (reps|repetitions|each way|in total)( alternating)?( and)?( again)? (twice|3 times|\d sets)|(do|repeat) (this|these|them|it|the \w+) (once|twice|\d times|every) (a )?(day|week|morning)|(going to|gonna) (show|walk|take) you (through )?(all )?(\w+ )?(exercises|moves|stretches)|i'll (tell|show) you how to put it together|try (this|it) (yourself|at home)|in your own time|on your own|pause the video)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex Prescription();
 }

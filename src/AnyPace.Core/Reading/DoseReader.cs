@@ -36,6 +36,7 @@ public static partial class DoseReader
     private const double ShortestWork = 8;
     private const double LongestWork = 300;
     private const double LongestRest = 180;
+    private const double ShortestBlock = 120;
     private const double ShortestRest = 5;
 
     /// <summary>A length said alone, without a rest, is the class's dose only if it is said in this first share of the class; later it is one hold.</summary>
@@ -45,9 +46,10 @@ public static partial class DoseReader
     {
         var evidence = new List<Evidence>();
         var lengths = DurationFinder.Find(speech);
-        var beats = Beats(speech, lengths, evidence);
+        var asMany = AsMany().IsMatch(speech.Text);
+        var beats = Beats(speech, lengths, asMany, evidence);
         var tabata = Tabata().Match(speech.Text) is { Success: true } t && Note(speech, t, evidence);
-        if (beats.Count == 0 && Alone(speech, lengths, evidence) is { } alone)
+        if (beats.Count == 0 && Alone(speech, lengths, asMany, evidence) is { } alone)
         {
             beats.Add(alone);
         }
@@ -72,17 +74,23 @@ public static partial class DoseReader
         return new SaidDose(
             beats.Count > 0 ? beats[0].Work : null, beats.Count > 0 ? beats[0].Rest : null, rounds is { High: <= 20 } ? rounds : null,
             sets?.High, moves is { High: >= 2 } ? moves?.High : null, roundRest, reps, tabata, supersets, ladder,
-            AsMany().IsMatch(speech.Text), beats, evidence);
+            asMany, beats, evidence);
     }
 
     /// <summary>Every work length with the rest that is said soon after it.</summary>
-    private static List<SaidBeat> Beats(Speech speech, IReadOnlyList<Duration> lengths, List<Evidence> evidence)
+    private static List<SaidBeat> Beats(Speech speech, IReadOnlyList<Duration> lengths, bool asMany, List<Evidence> evidence)
     {
         const int soon = 16;
         const int rightAfter = 9;
         var beats = new List<SaidBeat>();
         void Add(int token, double work, double rest)
         {
+            // As many rounds as fit into minutes is a block, not a bout.
+            if (work >= ShortestBlock && asMany)
+            {
+                return;
+            }
+
             if (work is < ShortestWork or > LongestWork || rest > LongestRest || rest > 2 * work)
             {
                 return;
@@ -124,10 +132,10 @@ public static partial class DoseReader
     }
 
     /// <summary>Work said alone ("a minute each"), with the rest said elsewhere or not at all.</summary>
-    private static SaidBeat? Alone(Speech speech, IReadOnlyList<Duration> lengths, List<Evidence> evidence)
+    private static SaidBeat? Alone(Speech speech, IReadOnlyList<Duration> lengths, bool asMany, List<Evidence> evidence)
     {
         var work = lengths.FirstOrDefault(l => l is { Kind: DurationKind.Work, Seconds: >= ShortestWork and <= LongestWork });
-        if (work.Seconds == 0 || speech.At(work.Token) > Math.Max(60, speech.End.Value * SaidEarly))
+        if (work.Seconds == 0 || (asMany && work.Seconds >= ShortestBlock) || speech.At(work.Token) > Math.Max(60, speech.End.Value * SaidEarly))
         {
             return null;
         }
@@ -220,19 +228,19 @@ public static partial class DoseReader
     private static partial Regex Split();
 
     /// <summary>Two bare numbers after words that announce them: "it's going to be 45 15", "my timer is set to 40 and 20".</summary>
-    [GeneratedRegex(@"\b(going to be|timer( is)?( set)?( to| for| at| on)|intervals? (is|are|of)|format is|(do|doing|today is)( a)?) (?<w>[2-9][05]) ?(/|by|and )?(?<r>[1-6]?[05])\b(?! (seconds?|minutes?|reps?|pounds?|kilos?|of|more|to))", Options)]
+    [GeneratedRegex(@"\b(going to be|timer( is)?( set)?( to| for| at| on)|intervals? (is|are|of)|format is|(it's|its|a|this is a|classic|good old|simple|usual|standard)( (a|classic|good old|simple|usual|standard|the))*|(do|doing|today is)( a)?) (?<w>[2-9][05]) ?(/|by|and )?(?<r>[1-6]?[05])\b(?! (seconds?|minutes?|reps?|pounds?|kilos?|of|more|to))", Options)]
     private static partial Regex SplitSaid();
 
-    [GeneratedRegex(@"\b(no|without|zero|0|any) (rest|break|breaks|rests|stopping|recovery)\b", Options)]
+    [GeneratedRegex(@"\b((no|without|zero|0|any) (rest|break|breaks|rests|stopping|recovery|pauses?)|straight (in ?to|on to|onto) the next|back to back|1 after (the other|another)|(roll|flow|go|move)(ing)? (straight |right )?(from 1 )?(in ?)?to the next)\b", Options)]
     private static partial Regex NoRest();
 
     [GeneratedRegex(@"\b(?<w>\d{1,3}|a|1)? ?(?<wu>seconds?|minutes?) ?(of )?(rest|break|off)? ?((in )?between (the )?(rounds?|sets|circuits?|blocks?)|((at|when|once|after) ){1,2}(the end of |we finish |you finish |you've done )?(each|every|the|a|that) (round|circuit|block)\b)|\bthen (a|1|(?<w>\d{1,3})) (?<wu>seconds?|minutes?) (of )?(rest|break|off|breather|recovery)? ?(and|before|then) (we |you )?(do|go|repeat|start|run)\b|\btake (a|1)? ?(?<w>)(?<wu>minute) (between|after each) round", Options)]
     private static partial Regex RoundRest();
 
-    [GeneratedRegex(@"\b(?<n>\d{1,2})( to | or |-| )?(?<m>\d{1,2})? (total |full |more |complete |whole )?(rounds|times (through|round|around|over)|laps|of (those|these|the) (rounds|circuits))\b(?! of \d+ minutes at)|\b(?<n>\d) round (workout|circuit|class|session)\b|\bround (number )?\d of (?<n>\d)\b|\b(the (list|sequence|series|lot|flow|circuit)|both( exercises| moves)?|(all|these) \d( exercises| moves)?) (?<n>\d)( to | or )?(?<m>\d)? times\b|\b(through|circuit|repeat(ed|ing)?( it| this| that| them| everything| the whole thing)?|do (it|this|that|them|everything|the whole thing)( all)?|(go|going) (a?round|through)( (it|this|that|them|these|each \w+|everything|the whole \w+))?|(do|perform|complete|repeat) each \w+)( [\w']+)? (?<n>\d)( to | or )?(?<m>\d)? times\b", Options)]
+    [GeneratedRegex(@"\b(?<n>\d{1,2})( to | or |-| )?(?<m>\d{1,2})? (total |full |more |complete |whole )?(rounds|times (through|round|around|over)|laps|of (those|these|the) (rounds|circuits))\b(?! of \d+ minutes at)|\b(?<n>\d) round (workout|circuit|class|session)\b|\bround (number )?\d of (?<n>\d)\b|\b(the (list|sequence|series|lot|flow|circuit)|both( exercises| moves)?|(all|these) \d( exercises| moves)?) (?<n>\d)( to | or )?(?<m>\d)? times\b|\b(through|circuit|repeat(ed|ing)?( it| this| that| them| everything| the whole thing)?|do (it|this|that|them|everything|the whole thing)( all)?|(go|going) (a?round|through)( (it|this|that|them|these|each \w+|everything|the whole \w+))?|we do|(do|perform|complete|repeat) each \w+)( [\w']+)? (?<n>\d)( to | or )?(?<m>\d)? times\b", Options)]
     private static partial Regex Rounds();
 
-    [GeneratedRegex(@"\b(twice (through|over|round|around)|(through|do|repeat|goes?|going|round|it all|thing|them|that|this|it|everything|circuit|lot|set|sequence|each|all|moves|exercises) twice|2 times|2 times through|(a second|another|1 more) time (through|round|around)|(do|go through|run|repeat) (it|that|this|them|everything|the (whole|entire) (thing|circuit|lot|round))( all)? (over )?again|(go|going|do|doing|run|come) (back )?(through )?(it|this|that|them|everything|the whole \w+)( all)?( again)? (a second|another|1 more) time|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once))\b", Options)]
+    [GeneratedRegex(@"\b(twice (through|over|round|around)|(through|do|repeat|goes?|going|round|it all|thing|them|that|this|it|everything|circuit|lot|set|sequence|each|all|moves|exercises) twice|2 times|2 times through|(a second|another|1 more) time (through|round|around)|(do|go through|run|repeat) (it|that|this|them|everything|the (whole|entire) (thing|circuit|lot|round))( all)? (over )?again|(go|going|do|doing|run|come) (back )?(through )?(it|this|that|them|everything|the whole \w+)( all)?( again)? (a second|another|1 more) time|(go|come) (back )?(a?round|through) (it )?again|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once))\b", Options)]
     private static partial Regex TwiceSaid();
 
     [GeneratedRegex(@"\b(each|every|1) (move|exercise|movement|1)( is)?( done| going)? (twice|(?<n>[2-5]) times)\b(?! (through|round|around))", Options)]

@@ -27,6 +27,10 @@ internal static class DurationFinder
     private static readonly HashSet<string> RestAfter =
         ["rest", "off", "recovery", "recover", "break", "breather", "transition", "transitions", "change", "switch", "swap", "between", "breath", "breathe", "changeover", "pause", "ready", "easy", "reset"];
 
+    /// <summary>What is done in a rest: "to" and one of these.</summary>
+    private static readonly HashSet<string> GetReady =
+        ["get", "move", "set", "switch", "change", "transition", "grab", "swap", "reset", "recover", "rest", "breathe", "catch", "prepare", "rotate", "shake", "recharge"];
+
     private static readonly HashSet<string> RestBefore = ["rest", "resting", "break", "recovery", "recover", "transition", "pause"];
 
     /// <summary>Words that make a length a count of the moment or a whole class: "ten seconds left", "twenty minute workout".</summary>
@@ -74,6 +78,10 @@ internal static class DurationFinder
         return (next, before, before2) switch
         {
             ("off", _, _) => DurationKind.Rest,
+            ("rest" or "recovery", "for", "work" or "working") => DurationKind.Work,
+            (_, "for", "recover" or "recovering") => DurationKind.Rest,
+            ("in", "with", _) when i + 2 < tokens.Count && tokens[i + 2].Text is "between" => DurationKind.Rest,
+            (_, "resting" or "recovering", _) => DurationKind.Rest,
             ("rest" or "recovery", not "to", _) => DurationKind.Rest,
             ("to", _, _) when i + 4 < tokens.Count && tokens[i + 2].Text is "get" or "catch" && tokens[i + 4].Text is "breath" => DurationKind.Rest,
             ("to", "get" or "have" or "got", _) when i + 2 < tokens.Count && tokens[i + 2].Text is "recover" or "rest" or "breathe" => DurationKind.Rest,
@@ -119,6 +127,18 @@ internal static class DurationFinder
             if (t == after && word == "to" && t + 1 < tokens.Count && tokens[t + 1].Text is "work")
             {
                 return DurationKind.Work;
+            }
+
+            // "Fifteen seconds to get into the next one".
+            if (t == after && word == "to" && t + 1 < tokens.Count && GetReady.Contains(tokens[t + 1].Text))
+            {
+                return DurationKind.Rest;
+            }
+
+            // "Forty seconds, rest twenty": the word belongs to the number after it.
+            if (t == after && word is "rest" or "resting" or "recover" && t + 1 < tokens.Count && tokens[t + 1].Number is not null)
+            {
+                break;
             }
 
             if (RestAfter.Contains(word))

@@ -45,6 +45,7 @@ internal static partial class KitReader
         ["dumbbell"] = ["kettlebell", "bar", "medicine ball"],
         ["kettlebell"] = ["dumbbell"],
         ["chair"] = ["bench", "step"],
+        ["bench"] = ["step"],
         ["step"] = ["bench", "chair"],
         ["towel"] = ["resistance band", "mat", "sliders", "strap", "foam roller", "pilates ball", "cushion", "yoga block"],
         ["cushion"] = ["mat", "yoga block", "pilates ball", "bolster"],
@@ -61,7 +62,7 @@ internal static partial class KitReader
         var kit = ImmutableArray.CreateBuilder<KitItem>();
         foreach (var (item, pattern) in Items)
         {
-            var (must, may, plain, stands) = (false, false, false, false);
+            var (must, may, plain, stands, toWall) = (false, false, false, false, false);
             KitNeed? opening = null;
             int? count = null;
             string? load = null;
@@ -76,15 +77,16 @@ internal static partial class KitReader
                 var after = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 9);
                 var needed = NeedWords().IsMatch($"{before} {match.Value}");
                 var with = WithOrWithout().IsMatch(before);
-                if ((Without().IsMatch(before) && !with && !ButIfYouHave().IsMatch(after)) || Imagined().IsMatch(before) || (PutBefore().IsMatch(before) && PutAfter().IsMatch(after)))
+                if ((Without().IsMatch(before) && !with && !ButIfYouHave().IsMatch(after)) || Imagined().IsMatch(before) || ((PutBefore().IsMatch(before) || before.Length == 0) && PutAfter().IsMatch(after)))
                 {
                     continue;
                 }
 
+                toWall |= item == "wall" && ToWall().IsMatch(before);
                 var instead = with ? null : InsteadOf(before, after, speech.Preceding(token, 40), item);
                 standsFor ??= instead;
                 var said = instead is not null ? KitNeed.Substitute
-                    : with || OptionalBefore().IsMatch(before) || OptionalAfter().IsMatch(after) || SoftEnough().IsMatch(after) || (LackBefore().IsMatch(before) && NoMatter().IsMatch(after)) ? KitNeed.Optional
+                    : with || OptionalBefore().IsMatch(before) || (OptionalAfter().IsMatch(after) && !(MustHave().IsMatch(before) && !OptionalAtOnce().IsMatch(after))) || SoftEnough().IsMatch(after) || (LackBefore().IsMatch(before) && NoMatter().IsMatch(after)) ? KitNeed.Optional
                     : KitNeed.Required;
                 if (speech.At(token) < firstBout && (said != KitNeed.Required || needed))
                 {
@@ -116,7 +118,7 @@ internal static partial class KitReader
             // Towels and water bottles to drink from help; nobody is stopped by their lack. A wall is kit only where a move leans on it or it is offered.
             if (item == "wall")
             {
-                need = used.Contains(item) ? KitNeed.Required : may ? KitNeed.Optional : null;
+                need = used.Contains(item) || must || toWall ? KitNeed.Required : may ? KitNeed.Optional : null;
             }
             else if (need == KitNeed.Required && item is "towel" or "cushion" or "water bottle")
             {
@@ -177,13 +179,13 @@ internal static partial class KitReader
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b(dumb ?bells?|dumb bells?|(?<!ankle )weights|hand weights?|(a|1|your|the|single|heavier|lighter|heavy|light|small|hand) weight\b(?! (is|in|into|on|onto|through|back|over|forward|shifts?|drops?|evenly|down|of|off|loss|to|from|training)\b))", Options)]
+    [GeneratedRegex(@"\b(dumb ?bells?|dumb bells?|(set|pair) of (twos|threes|fours|fives|sixes|sevens|eights|nines|tens|twelves|fifteens|twenties|\d+s|\d+ pounders?|(five|ten|three|two|eight) pounders?)\b|(?<!ankle )weights|hand weights?|(a|1|your|the|single|heavier|lighter|heavy|light|small|hand) weight\b(?! (is|in|into|on|onto|through|back|over|forward|shifts?|drops?|evenly|down|of|off|loss|to|from|training)\b))", Options)]
     private static partial Regex Dumbbell();
 
     [GeneratedRegex(@"\bkettle ?bells?\b(?! (style|swings?))", Options)]
     private static partial Regex Kettlebell();
 
-    [GeneratedRegex(@"\b((resistance|mini|loop|long|exercise|elastic|fabric) bands?|(a|the|your|my) bands?|bands)\b", Options)]
+    [GeneratedRegex(@"\b((resistance|mini|loop|long|exercise|elastic|fabric|booty|hip|glute|light|heavy|medium|thick|thin|looped|stretchy) bands?|(a|the|your|my) bands?|bands)\b", Options)]
     private static partial Regex Band();
 
     [GeneratedRegex(@"\b(a|the|your|or|flat|weight) bench\b", Options)]
@@ -213,7 +215,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\bankle weights?\b", Options)]
     private static partial Regex AnkleWeight();
 
-    [GeneratedRegex(@"\b(aerobic step|step platform|stepper|(need|use|have|grab|want|got|using) a step\b(?! (to|out|back|forward|and|together|behind|touch|in))|bottom (step|stair)|a step or a?|a sturdy step|(yourself|get your|got your|grab your|find) (a )?step|(on|onto|off) (the|your) step\b(?! (back|touch|out|forward|to|together|behind))|a stair\b|plyo box)\b", Options)]
+    [GeneratedRegex(@"\b(aerobic step|step platform|stepper|(need|use|have|grab|want|got|using) a step\b(?! (to|out|back|forward|and|together|behind|touch|in))|bottom (step|stair)|a step or a?|a sturdy step|(yourself|get your|got your|grab your|bring your|have your|need your|find) (a )?step|(on|onto|off) (the|your) step\b(?! (back|touch|out|forward|to|together|behind))|a stair\b|plyo box)\b", Options)]
     private static partial Regex Step();
 
     [GeneratedRegex(@"\b((a|your|the|real) (skipping|jump) rope|(?<!under |under a |over )(a|your|the) rope)\b", Options)]
@@ -263,14 +265,25 @@ internal static partial class KitReader
     private static partial Regex ButIfYouHave();
 
     /// <summary>What can be done on any soft floor, or with one's own hands, needs no kit.</summary>
-    [GeneratedRegex(@"^([\w']+ ){0,3}(or (a |an |some |any |the )?(rug|carpet|soft)\b|(honestly |but |the )*carpet (is|will be|works|would)|(and |but )?if you (haven't got|don't have|haven't) (1|any|it|them)( just)? (pretend|imagine|mime|go without|carry on|do it without|no (problem|worries)|(that's|it's) (okay|ok|fine|all right))|(would|will|might|could|can) be (lovely|nice|great|handy|helpful|useful|good|a help))", Options)]
+    [GeneratedRegex(@"^([\w']+ ){0,3}(or (a |an |some |any |the )?(rug|carpet|soft)\b|(honestly |but |the )*carpet (is|will be|works|would)|(and |but )?if you (haven't got|don't have|haven't) (1|any|it|them)( just)? (pretend|imagine|mime|go without|carry on|do it without|no (problem|worries)|(that's|it's) (okay|ok|fine|all right))|(would|will|might|could|can|are|is) (be )?(lovely|nice|great|handy|helpful|useful|good|a help|an option|a nice touch|a bonus)\b|(you|we) can (also |easily |always |totally )?(do|use|take) (it|this|these|them|that) without)", Options)]
     private static partial Regex SoftEnough();
 
     [GeneratedRegex(@"\b(put|place|set|lay|leave|drop)( (the|your|those|both|that|heavier|lighter))*$", Options)]
     private static partial Regex PutBefore();
 
-    [GeneratedRegex(@"^(down|aside|away|to (the|1) side)\b", Options)]
+    [GeneratedRegex(@"^(down|aside|away|to (the|1) side|(are |is )?(done|finished|off))\b", Options)]
     private static partial Regex PutAfter();
+
+    /// <summary>Where everybody is sent to the wall, it is needed.</summary>
+    [GeneratedRegex(@"\b(over to|go to|come to|find|facing|face|back (flat )?(on|to|against|into)|stand (at|by|facing))$", Options)]
+    private static partial Regex ToWall();
+
+    /// <summary>Said to be needed in so many words; an "if you have" some words later speaks of something else.</summary>
+    [GeneratedRegex(@"\b((you'll|you will|you're (going to|gonna)|we'll|we're (going to|gonna)|we|you|gonna|do) need|required?|must have)( [\w']+){0,5}$", Options)]
+    private static partial Regex MustHave();
+
+    [GeneratedRegex(@"^((is|are|but|though) )*(optional|if|in case)\b", Options)]
+    private static partial Regex OptionalAtOnce();
 
     [GeneratedRegex(@"\bif you (don't|do not|haven't|have no)\b[^.]*$", Options)]
     private static partial Regex LackBefore();
@@ -285,13 +298,13 @@ internal static partial class KitReader
     [GeneratedRegex(@"^([\w']+ ){0,6}(using|got|have|with|my) (a )?(?<l>\d+s?( (and|or|to) (a )?\d+s?)*)\b(?! (seconds?|minutes?|moves|exercises|rounds))", Options)]
     private static partial Regex LoadLater();
 
-    [GeneratedRegex(@"(?<!\bif you('ve got| have|'ve) )\b(no|without|don't need|do not need|won't need|not need|put down|drop|lose|leave|instead of|isn't|not a|(not|won't be|aren't|isn't) using)( (a|an|any|the|your|those|need|for))*$", Options)]
+    [GeneratedRegex(@"(?<!\bif you('ve got| have|'ve) )\b(no|without|(let's |we're |am )not us(e|ing)|don't need|do not need|won't need|not need|put down|drop|lose|leave|instead of|isn't|not a|(not|won't be|aren't|isn't) using)( (a|an|any|the|your|those|need|for))*$", Options)]
     private static partial Regex Without();
 
-    [GeneratedRegex(@"(\b(imagine|imaginary|pretend|invisible|(?<!might |may |would |you'd |i'd |if you )like\b(?! to)|as if|as though)( [\w']+){0,4}|(?<!well )\bas)$", Options)]
+    [GeneratedRegex(@"(\b(imagine|imaginary|pretend|invisible|(?<!might |may |would |you'd |i'd |if you )like\b(?! to)|as if|as though)( [\w']+){0,6}|(?<!well )\bas)$", Options)]
     private static partial Regex Imagined();
 
-    [GeneratedRegex(@"(\bif (you (don't|do not|haven't|have no)|not)\b.*|\binstead( of)?\b.*|\b(substitute|swap)\b.*|\b(could|can) (easily |also |just )*(do (this|it|these|that|them) with|use)( (a|1|an|just|some|your|single))*|\bor( even)?( (a|an|some|use|2|couple|of|water|grab|take|even|just|sturdy|solid|strong|heavy|light|kitchen|dining|the|your))*)$", Options)]
+    [GeneratedRegex(@"(\bif (you (don't|do not|haven't|have no)|not)\b.*|\binstead( of)?\b.*|\b(substitute|swap)\b.*|\b(could|can) (easily |also |just )*(do (this|it|these|that|them) with|use)( (a|1|an|just|some|your|single))*|\bor( even)?( (a|an|some|use|2|couple|of|water|grab|take|even|just|sturdy|solid|strong|heavy|light|kitchen|dining|the|your|rolled|folded|up|small|big|old|plain|spare))*)$", Options)]
     private static partial Regex SubstituteBefore();
 
     [GeneratedRegex(@"\b(no|don't have|haven't got|do not have|without|in place of) (a |any )?(bench|dumbbells?|kettlebells?|bands?|weights|mats?|step|1|any)\b( [\w']+){0,7}$", Options)]
@@ -303,10 +316,10 @@ internal static partial class KitReader
     [GeneratedRegex(@"^([\w']+ ){0,4}(will (do|work|be fine)|would (do|work)|works|is fine|instead|are fine|do the job)\b", Options)]
     private static partial Regex WillDo();
 
-    [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|the)\b.*|\b(optional\w*|if you('ve| do)? (have|want|need|like|got|prefer|would)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|for (balance|support|comfort)(?! and)|or)\b( [\w']+){0,7})$", Options)]
+    [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|the)\b.*|\bif you (want|wanna|would like|'d like|fancy|feel like)\b.*|\bfor (an |a bit of |a |some |a little )?(extra|more|added|bigger|more of a)( [\w']+){0,6}|\b(optional\w*|if you('ve|'d| would| do| happen to| feel)? (have|want|need|like|got|prefer|would|own|feel|wobbly)|(stay|stand|be) (close|near|next) to|to make (it|this|that|them) (tougher|harder|more challenging|spicy|spicier)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|for (balance|support|comfort)(?! and)|(?<!\d )or)\b((?! and)( [\w']+)){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
-    [GeneratedRegex(@"^(([\w']+ ){0,4}(optional|in case|if (balance|your|the floor|needed|necessary)|nearby|close by|handy|to hand|within reach|if (you(?! (don't|haven't|do not))|you'd|you've|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (balance|support|comfort))\b", Options)]
+    [GeneratedRegex(@"^(([\w']+ ){0,4}(optional|in case|if (balance|your|the floor|needed|necessary)|nearby|close by|handy|to hand|within reach|if (you(?! (don't|haven't|do not|can)\b)|you'd|you've|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (balance|support|comfort))\b", Options)]
     private static partial Regex OptionalAfter();
 
     [GeneratedRegex(@"\b(need|needs|needed|grab|grabbing|get|gather|bring|require|required|fetch|have|use|using|with|pick up|take)( [\w']+){0,5}$", Options)]

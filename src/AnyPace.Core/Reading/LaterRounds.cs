@@ -52,6 +52,78 @@ internal static class LaterRounds
         return bouts;
     }
 
+    /// <summary>
+    /// Fills the place of a bout that was not read, between two that were, a whole number of beats apart: where the same two stand elsewhere with as
+    /// many between them, those are what was done here too.
+    /// </summary>
+    public static ImmutableArray<Bout> FillHoles(ImmutableArray<Bout> bouts, SaidDose dose)
+    {
+        const double onBeat = 0.2;
+        const int longestHole = 3;
+        if (dose is not { WorkSeconds: >= 15 and { } work })
+        {
+            return bouts;
+        }
+
+        var beat = work + (dose.RestSeconds ?? 0);
+        var places = Places(bouts, work);
+        int Between(int i)
+        {
+            var beats = (places[i + 1][0].Span.Start.Value - places[i][0].Span.Start.Value) / beat;
+            return Math.Abs(beats - Math.Round(beats)) < onBeat ? (int)Math.Round(beats) - 1 : -1;
+        }
+
+        var added = new List<Bout>();
+        for (var i = 0; i + 1 < places.Count; i++)
+        {
+            var missing = Between(i);
+            if (missing is < 1 or > longestHole || places[i][0].Span.Length.Value > 1.4 * work)
+            {
+                continue;
+            }
+
+            var like = Enumerable.Range(0, Math.Max(0, places.Count - missing - 1))
+                .Where(j => j != i && places[j][0].MoveId == places[i][0].MoveId && places[j + missing + 1][0].MoveId == places[i + 1][0].MoveId
+                    && Enumerable.Range(j, missing + 1).All(k => Between(k) == 0))
+                .OrderBy(j => Math.Abs(j - i)).Cast<int?>().FirstOrDefault();
+            for (var k = 1; like is { } j && k <= missing; k++)
+            {
+                var at = places[i][0].Span.Start.Value + (k * beat);
+                var until = k < missing ? at + beat : places[i + 1][0].Span.Start.Value;
+                var place = places[j + k];
+                double Here(Seconds there) => at + (there - place[0].Span.Start).Value;
+                added.AddRange(place.Where(b => Here(b.Span.Start) < until).Select((b, n) => b with
+                {
+                    Id = $"{b.MoveId}h{at:0}-{n}",
+                    Span = Span.Of(Math.Round(Here(b.Span.Start), 1), Math.Round(Math.Min(until, Here(b.Span.End)), 1)),
+                    Confidence = Confidence,
+                }));
+            }
+        }
+
+        return added.Count == 0 ? bouts : [.. bouts.Concat(added).OrderBy(b => b.Span.Start)];
+    }
+
+    /// <summary>The bouts by their places in the beat: the two sides of one move share a place.</summary>
+    private static List<List<Bout>> Places(ImmutableArray<Bout> bouts, double work)
+    {
+        const double slack = 6;
+        var places = new List<List<Bout>>();
+        foreach (var bout in bouts)
+        {
+            if (places.Count > 0 && places[^1][0].MoveId == bout.MoveId && bout.Side != Side.Both && (bout.Span.End - places[^1][0].Span.Start).Value <= work + slack)
+            {
+                places[^1].Add(bout);
+            }
+            else
+            {
+                places.Add([bout]);
+            }
+        }
+
+        return places;
+    }
+
     /// <summary>The bouts of the round that ends here: those that follow each other at the beat, back to the first that does not.</summary>
     private static List<Bout> Before(ImmutableArray<Bout> bouts, double at, double beat)
     {

@@ -42,6 +42,7 @@ public static partial class MarkFinder
         AloneSide(speech, marks);
         marks.Sort((a, b) => a.At.CompareTo(b.At));
         OneTurn(speech, marks);
+        CountedOut(speech, marks);
         WholeRound(speech, marks);
         return marks;
     }
@@ -56,15 +57,44 @@ public static partial class MarkFinder
             var two = begins && i + 1 < speech.Tokens.Count && speech.Tokens[i + 1].Stops && speech.Tokens[i].Text is ("roll" or "flip") && speech.Tokens[i + 1].Text == "over";
             if (one || two)
             {
-                marks.Add(new Mark(MarkKind.SwitchSide, i, speech.Tokens[i].At, 1));
+                marks.Add(new Mark(MarkKind.SwitchSide, i, speech.Tokens[i].At, two ? 1 : AloneStrength));
             }
         }
     }
+
+    /// <summary>"Switch" alone may also be the change to the next move.</summary>
+    private const double AloneStrength = 0.9;
 
     /// <summary>"Left side, change over": the side that is named and the change beside it are one turn.</summary>
     private static void OneTurn(Speech speech, List<Mark> marks) => marks.RemoveAll(m =>
         m.Kind == MarkKind.SwitchSide && m.Token > 1 && speech.Tokens[m.Token - 1].Text is "side" or "leg" or "arm" && speech.Tokens[m.Token - 2].Text is "left" or "right"
         && speech.Tokens[m.Token].Text == "change");
+
+    /// <summary>"Eight, seven, six, five ... and breathe": praise and relief right after a count down are the stop itself.</summary>
+    private static void CountedOut(Speech speech, List<Mark> marks)
+    {
+        const int longest = 12;
+        const double soon = 9;
+        const double sure = 0.9;
+        for (var i = 0; i < marks.Count; i++)
+        {
+            if (marks[i] is not { Kind: MarkKind.Stop, Strength: 0.5 } mark)
+            {
+                continue;
+            }
+
+            var down = 0;
+            for (var t = mark.Token - 1; t > Math.Max(0, mark.Token - longest) && mark.At - speech.At(t) < soon; t--)
+            {
+                down += speech.Tokens[t - 1].Number is { } higher && speech.Tokens[t].Number is { } lower && higher == lower + 1 && lower <= 10 ? 1 : 0;
+            }
+
+            if (down >= 2)
+            {
+                marks[i] = mark with { Strength = sure };
+            }
+        }
+    }
 
     /// <summary>"Round one done, same again from the top": what goes again is the round, not the move just done.</summary>
     private static void WholeRound(Speech speech, List<Mark> marks) =>
@@ -248,7 +278,7 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\b(go ahead|let's (get )?(it|going)|get ready|in position|whenever you're ready|when you're ready|and start|let's (start|begin))\b", Options)]
     private static partial Regex StartMaybe();
 
-    [GeneratedRegex(@"\b(and rest|and relax|rest (it|now|there|up|for)|take (a|your|that|the|another|some) (quick |short |little |nice |well deserved |\d+ seconds? )?(break|breather|rest)|shake (it|that|them|those|everything|your \w+|out|the \w+) ?(out|off|loose)?|(catch|get) (your|a|that) breath( back)?|have a (minute|breather)|and stop|time's up|that's time|time (take|good|grab|relax|okay|everybody)|take your minute|that's the bell|time is up|\d+ (seconds?|minutes?) (rest|off|break|recovery|to rest|of rest|to recover)|and pause|have a rest|you can rest|and recover|and done|and release|and you're done|recovery time)\b", Options)]
+    [GeneratedRegex(@"\b(and rest|and relax|rest (it|now|there|up|for)|take (a|your|that|the|another|some) (quick |short |little |nice |well deserved |\d+ seconds? )?(break|breather|rest)|shake (it|that|them|those|everything|your \w+|out|the \w+) ?(out|off|loose)?|(catch|get) (your|a|that) breath( back)?|have a (minute|breather)|and stop|take (a |about |another )?(\d+ (seconds?|minutes?)|half a minute|minute)( here| off| to)?\b|time's up|that's time|time (take|good|grab|relax|okay|everybody)|take your minute|that's the bell|time is up|\d+ (seconds?|minutes?) (rest|off|break|recovery|to rest|of rest|to recover)|and pause|have a rest|you can rest|and recover|and done|and release|and you're done|recovery time)\b", Options)]
     private static partial Regex StopSure();
 
     [GeneratedRegex(@"\b(well done|good job|nice (work|job)|great (work|job)|good work|fantastic|awesome (job|work)|beautiful|stop there|rest|relax|that's it|excellent|and down|breathe|lower down|come (on )?down|grab (some|your|a|that) (water|towel|drink)|(some|sip of|drink of) water|water break)\b", Options)]
@@ -263,7 +293,7 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\b(warm ?ups?|warming up|get (the|your|our) (body|bodies|muscles|blood|heart)( rate)? (warm|moving|flowing|pumping|up)|loosen (up|the|your)|mobili[sz]e|mobility|nice and (easy|gentle|gently)|easy feet|to start us off|wake (up )?(the|your))\b", Options)]
     private static partial Regex WarmUp();
 
-    [GeneratedRegex(@"\b((that's|that is|that was|end of) (it for )?(your|the|our) warm ?up|warm ?up('s| is)? (done|over|complete|finished)|(you're|we're|you are|we are|that's us|nice and|should be|feeling|all) warm(ed)?( up)?( now)?\b|now (that )?(you're|we're) warm|let's (get )?(in ?to|on ?to) (the|our|it|this|round|your)( first| main| proper)?( workout| work| session| block| circuit| set| round| exercise)?|first (round|block|circuit|set|superset|exercise|interval)|round (number )?1 (is|starts|begins|here|let's)|main (workout|set|session|event|part|block)|workout (starts|begins)|let's get (to|into) work|(the )?real work|pick(ing)? (up the|it up|the) ?(pace|tempo)?|let's (build|learn)|(build|learn) the (routine|phrase|combo)|first (bit|piece|part|combo|phrase|combination) of the|first (combo|combination|phrase)|here comes the first)\b", Options)]
+    [GeneratedRegex(@"\b((that's|that is|that was|end of) (it for )?(your|the|our) warm ?up|warm ?up('s| is)? (done|over|complete|finished)|(you're|we're|you are|we are|that's us|nice and|should be|feeling|all) warm(ed)?( up)?( now)?\b|now (that )?(you're|we're) warm|let's (get )?(in ?to|on ?to) (the|our|it|this|round|your)( first| main| proper)?( workout| work| session| block| circuit| set| round| exercise)?|first (round|block|circuit|set|superset|exercise|interval)|round (number )?1 (is|starts|begins|here|let's)|(tabata|superset|circuit|block|pair|combo) (number )?1\b|first tabata|main (workout|set|session|event|part|block)|workout (starts|begins)|let's get (to|into) work|(the )?real work|pick(ing)? (up the|it up|the) ?(pace|tempo)?|let's (build|learn)|(build|learn) the (routine|phrase|combo)|first (bit|piece|part|combo|phrase|combination) of the|first (combo|combination|phrase)|here comes the first)\b", Options)]
     private static partial Regex WarmUpOver();
 
     [GeneratedRegex(@"\b(cool(ing)? ?(it )?down|cool ?downs?|stretch(ing)? (it )?(all )?out|let's stretch|time to stretch|final stretch(es)?|some stretch(es|ing)|a (quick |nice |little |good |gentle )?stretch|bring (the|your|that) heart rate (back )?down|slow (it|things) down|wind(ing)? down|let your heart rate)\b", Options)]
@@ -276,10 +306,10 @@ public static partial class MarkFinder
     [GeneratedRegex(@"(?<!\blook (to |over )?the )\b(other|opposite|second) (direction|way)\b", Options)]
     private static partial Regex OtherWay();
 
-    [GeneratedRegex(@"(?<!\blook (over )?(to )?(your |the )?)\bleft (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b|(?<!\blook )\b(on|to|with) (the|your) left\b|\b(and|now|then) (the |to the )?left\b", Options)]
+    [GeneratedRegex(@"(?<!\blook (over )?(to )?(your |the )?)\bleft (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b(?! on (the|your|a) (chair|wall|bar|barre|counter|desk|hip|table))|(?<!\blook )\b(on|to|with) (the|your) left\b|\b(and|now|then) (the |to the )?left\b", Options)]
     private static partial Regex LeftSide();
 
-    [GeneratedRegex(@"(?<!\blook (over )?(to )?(your |the )?)\bright (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b|(?<!\blook )\b(on|to|with) (the|your) right\b|\b(and|now|then) (the |to the )?right\b(?! (there|here|now|away|into|up|back|down|foot forward))", Options)]
+    [GeneratedRegex(@"(?<!\blook (over )?(to )?(your |the )?)\bright (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b(?! on (the|your|a) (chair|wall|bar|barre|counter|desk|hip|table))|(?<!\blook )\b(on|to|with) (the|your) right\b|\b(and|now|then) (the |to the )?right\b(?! (there|here|now|away|into|up|back|down|foot forward))", Options)]
     private static partial Regex RightSide();
 
     [GeneratedRegex(@"\b((round|set|circuit|block) (number )?[1-9]|(1st|2nd|3rd|4th|first|second|third|fourth|fifth|final|last|next|another|1 more|1 more) (round|set|circuit|block|time (through|round|around))|back (to the (top|start|beginning|first)|round to)|from the (top|start|beginning)|(that's|that is|that was|end of) (the )?(round|set|circuit|block) ?(1|2|3|4|5|1)?|repeat (the|that|this|it|all)|all over again|same (3|4|5|6|7|8|9|10)( moves| exercises)? again|same again|(2|3|4) (down|done))\b", Options)]

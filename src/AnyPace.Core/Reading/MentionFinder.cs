@@ -18,6 +18,9 @@ public static class MentionFinder
     /// <summary>Seconds before the first start in which a named move is announced rather than listed.</summary>
     private const double FirstAnnouncement = 15;
 
+    /// <summary>A start said this many seconds after the beat is not the one that the beat expects.</summary>
+    private const double OffBeat = 8;
+
     /// <summary>Everyday words make weak names; they count this much unless their surroundings agree.</summary>
     private const double WeakWeight = 0.3;
 
@@ -36,6 +39,15 @@ public static class MentionFinder
     /// <summary>A description of a floor move while everyone stands describes something else.</summary>
     private const double LyingWhileStanding = 0.3;
 
+    /// <summary>What is said over more seconds than this is not one description.</summary>
+    private const double LongestDescription = 15;
+
+    /// <summary>No name goes on after this many seconds of silence between two captions.</summary>
+    private const double NameGap = 4;
+
+    /// <summary>"Change legs, left foot goes back": said within this many seconds it is one change of sides.</summary>
+    private const double OneTurn = 11;
+
     /// <summary>A list is said in one breath: at most this many seconds a word.</summary>
     private const double ListPace = 1.2;
 
@@ -45,6 +57,9 @@ public static class MentionFinder
     /// <summary>Seconds after a name in which a description belongs to it.</summary>
     private const double DescribesWithin = 14;
 
+    /// <summary>In a timed class a description belongs to the move that was named until this many seconds before its time is up.</summary>
+    private const double NextIsNear = 8;
+
     private static readonly HashSet<string> ListWords =
         ["and", "then", "a", "an", "some", "the", "our", "your", "plus", "also", "with", "we've", "got", "we", "have", "into", "1", "finally", "lastly", "by", "followed", "10", "12", "20", "8"];
 
@@ -53,7 +68,7 @@ public static class MentionFinder
         var raw = new List<(AliasHit Hit, int Token, int Length)>();
         for (var i = 0; i < speech.Tokens.Count; i++)
         {
-            if (lexicon.Aliases.Longest(speech.Stems, i, k => speech.Tokens[k].Pauses) is { } found)
+            if (lexicon.Aliases.Longest(speech.Stems, i, k => EndsName(speech, k)) is { } found)
             {
                 raw.Add((found.Hit, i, found.Length));
                 i += found.Length - 1;
@@ -63,9 +78,11 @@ public static class MentionFinder
         var misheard = Misheard(speech, lexicon, raw);
         Described(speech, lexicon, raw);
         ShortNames(speech, lexicon, raw);
+        var called = CalledOut(speech, lexicon, raw);
         Combine(speech, lexicon, raw);
         var listed = Listed(speech, raw);
-        var opening = OpeningAt(speech, marks);
+        var opening = Math.Min(OpeningAt(speech, marks), FirstDone(speech, raw, marks));
+        var beat = BeatGrid.Of(marks, dose);
         var position = new PositionTrack(speech);
         var quiet = RoleReader.SaysQuiet(speech);
         var mentions = new List<Mention>(raw.Count);
@@ -75,7 +92,7 @@ public static class MentionFinder
             var (hit, token, length) = raw[i];
             var at = speech.At(token);
             var role = RoleReader.Of(speech, token, length, hit.Move.IsGentle, at < opening);
-            if (role == Role.Doing && InRest(marks, at))
+            if (role == Role.Doing && (InRest(marks, at) || (!hit.Move.IsStretch && beat?.StartAfter(at) is not null)))
             {
                 role = Role.Announced;
             }
@@ -85,10 +102,11 @@ public static class MentionFinder
                 role = Role.Previewed;
             }
 
-            // "Rows", "swings": several of them are a move, one "row" or "swing" may be anything.
-            var several = hit.Weak && length == 1 && speech.Tokens[token].Text is [.., not 's', 's'];
-            var weak = (hit.Weak && !several) || RoleReader.IsVerb(speech, token, length);
-            var move = OneLimb(speech, lexicon, Here(lexicon, hit.Move, position.At(token), hit.Weak, speech.Stems.Skip(token).Take(length)), token, length);
+            var several = hit.Weak && length == 1 && (called.Contains(token) || IsSeveral(speech.Tokens[token]));
+            var verb = RoleReader.IsVerb(speech, token, length);
+            var weak = (hit.Weak && !several) || verb || RoleReader.IsClause(speech, token, length);
+            var (place, implied) = position.Find(token);
+            var move = OneLimb(speech, lexicon, Here(lexicon, hit.Move, place, hit.Weak, speech.Stems.Skip(token).Take(length)), token, length);
             var general = lexicon.NameStems(move).Length == 1 || (hit.Words == 1 && speech.Tokens[token + length - 1].Stem == lexicon.NameStems(move)[^1]) || !move.Parts.IsEmpty;
             if (quiet && Stepped(speech, lexicon, move, token, length) is { } low)
             {
@@ -96,12 +114,10 @@ public static class MentionFinder
             }
 
             var fuller = PartOf(lexicon, mentions, hit, token, speech, at) ?? (general ? EarlierOf(lexicon, mentions, names, move, weak || several, at, AtHand(speech, move)) : null);
-            var verb = !hit.Weak && weak;
-            var weight = verb ? VerbWeight : fuller is not null && weak ? ShortFormWeight : weak ? role == Role.Announced ? WeakAnnounced : WeakWeight : hit.Words > 1 ? 1 : several ? ShortFormWeight : 0.85;
+            var weight = verb && !hit.Weak ? VerbWeight : fuller is not null && weak ? ShortFormWeight : weak ? role == Role.Announced ? WeakAnnounced : WeakWeight : hit.Words > 1 ? 1 : several ? ShortFormWeight : 0.85;
             var heard = misheard.Contains(token) ? MisheardWeight : 1;
-            var place = position.At(token);
             var fits = role == Role.Doing && OutOfPlace(fuller ?? move, place) ? OutOfPlaceWeight
-                : weak && fuller is null && place is "standing" && !move.Positions.IsEmpty && move.Positions.All(p => Vocabulary.IsFloor(p) || p == "seated") ? LyingWhileStanding : 1;
+                : weak && fuller is null && place is "standing" or "seated" && !move.Positions.IsEmpty && move.Positions.All(p => Vocabulary.IsFloor(p) || (p == "seated" && place != p)) ? role == Role.Announced && implied ? OutOfPlaceWeight : LyingWhileStanding : 1;
             mentions.Add(new Mention(fuller ?? move, token, length, at, at, role, weak && fuller is null, Base(role) * weight * heard * fits));
             names.Add(lexicon.NameStems(mentions[^1].Move));
             if (role is Role.Doing or Role.Announced && !weak)
@@ -110,7 +126,11 @@ public static class MentionFinder
             }
         }
 
+        // In a class of work its clock does not rule the warm-up and the stretches.
+        var named = mentions.Where(m => !m.Weak && m.Role is Role.Doing or Role.Announced).ToList();
+        var gentleClass = named.Count(m => m.Move.IsGentle) > 0.7 * named.Count;
         TakeBack(speech, mentions);
+        OfOneSchool(mentions);
         OneArm(lexicon, marks, mentions);
         NameForward(mentions);
         DropLoneEverydayWords(mentions);
@@ -119,15 +139,24 @@ public static class MentionFinder
         {
             if (mentions[i].Role is Role.Announced or Role.Doing)
             {
-                mentions[i] = mentions[i] with { EffectiveAt = EffectiveAt(marks, mentions, i, dose) };
+                mentions[i] = mentions[i] with { EffectiveAt = EffectiveAt(marks, mentions, i, mentions[i].Move.IsGentle && !gentleClass ? null : dose, beat, called) };
             }
         }
 
-        WeighDescriptions(mentions, speech.End.Value);
+        WeighDescriptions(mentions, speech.End.Value, Math.Max(DescribesWithin, dose.WorkSeconds - NextIsNear ?? 0));
         MuscleStretches(speech, lexicon, marks, mentions, position);
 
         return ThinLists(WithRepeats(WithOtherSides(SettleAnnouncements(mentions, marks), marks), marks, dose), opening);
     }
+
+    /// <summary>True for a word after which no name goes on: the speaker pauses, falls silent until the next caption, or says what is held.</summary>
+    private static bool EndsName(Speech speech, int token) =>
+        speech.Tokens[token].Pauses
+        || (token + 1 < speech.Tokens.Count
+            && ((speech.Tokens[token + 1].Cue != speech.Tokens[token].Cue && speech.At(token + 1) - speech.At(token) > NameGap) || HoldsSomething(speech, token + 1)));
+
+    /// <summary>"Rows", "swings": several of them are a move, one "row" or "swing" may be anything.</summary>
+    private static bool IsSeveral(Token word) => word.Text is [.., not 's', 's'];
 
     /// <summary>Adds names with a misheard word where no name was heard right; returns where they begin.</summary>
     private static HashSet<int> Misheard(Speech speech, MoveLexicon lexicon, List<(AliasHit Hit, int Token, int Length)> raw)
@@ -160,13 +189,13 @@ public static class MentionFinder
     /// <summary>Adds moves that are described where nothing is named, and narrows general names by what is said around them ("squat ... explode up").</summary>
     private static void Described(Speech speech, MoveLexicon lexicon, List<(AliasHit Hit, int Token, int Length)> raw)
     {
-        foreach (var hit in lexicon.Described.Find(speech.Stems, t => speech.Tokens[t].Stops))
+        foreach (var hit in lexicon.Described.Find(speech.Stems, (from, to) => speech.At(to) - speech.At(from) <= LongestDescription))
         {
             var end = hit.Start + hit.Length;
             var within = raw.FindAll(r => r.Token < end && r.Token + r.Length > hit.Start);
-            bool Yields((AliasHit Hit, int Token, int Length) r) => r.Hit.Weak
+            bool Yields((AliasHit Hit, int Token, int Length) r) => r.Hit.Weak || RoleReader.IsVerb(speech, r.Token, r.Length) || RoleReader.IsClause(speech, r.Token, r.Length)
                 ? hit.Names || r.Hit.Words < hit.Words.Length
-                : hit.Names && r.Hit.Move.Id != hit.Move.Id && r.Hit.Words < hit.Words.Length && Enumerable.Range(r.Token, r.Length).Any(t => hit.Words.Contains(t));
+                : hit.Names && r.Hit.Move.Id != hit.Move.Id && r.Hit.Words < hit.Words.Length && MayNarrow(lexicon, r.Hit, hit.Move) && Enumerable.Range(r.Token, r.Length).Any(t => hit.Words.Contains(t));
             if (within.TrueForAll(Yields) && (!hit.Names || within.Count > 0))
             {
                 raw.RemoveAll(within.Contains);
@@ -175,6 +204,24 @@ public static class MentionFinder
         }
 
         raw.Sort((a, b) => a.Token.CompareTo(b.Token));
+    }
+
+    private static readonly HashSet<string> Held =
+        ["a", "an", "1", "2", "the", "your", "on", "onto", "it", "that", "both", "weight", "weights", "dumbbell", "dumbbells", "something"];
+
+    /// <summary>"Sumo squats, hold one weight": to hold something is not a hold.</summary>
+    private static bool HoldsSomething(Speech speech, int token) =>
+        speech.Tokens[token].Text == "hold" && token + 1 < speech.Tokens.Count && Held.Contains(speech.Tokens[token + 1].Text);
+
+    private static readonly HashSet<string> Directions = [.. new[] { "forward", "reverse", "side", "curtsy", "diagonal" }.Select(WordStem.Of)];
+
+    /// <summary>"Forward lunge, step back": a move that is named with its direction is not one of another direction.</summary>
+    private static bool MayNarrow(MoveLexicon lexicon, AliasHit general, Move fuller)
+    {
+        var (one, other) = (lexicon.NameStems(general.Move), lexicon.NameStems(fuller));
+        return one[^1] != other[^1]
+            ? general.Words == 1 || one.Any(other.Contains)
+            : !one.Any(Directions.Contains) || !other.Any(Directions.Contains) || one[0] == other[0];
     }
 
     /// <summary>Words that stand for a longer name said before: "into the presses" after a shoulder press.</summary>
@@ -222,7 +269,7 @@ public static class MentionFinder
             var word = speech.Tokens[t];
             // "Goblets", "cross body": the first word of a name said before, where it can be nothing else.
             if (first.TryGetValue(word.Stem, out var begun) && speech.At(t) - begun.At < sameClass && t > 0
-                && ((word.Text is [.., not 's', 's'] && (speech.Tokens[t - 1].Cue != word.Cue || BeforeShort.Contains(speech.Tokens[t - 1].Text) || speech.Tokens[t - 1].Pauses))
+                && ((IsSeveral(word) && (speech.Tokens[t - 1].Cue != word.Cue || BeforeShort.Contains(speech.Tokens[t - 1].Text) || speech.Tokens[t - 1].Pauses))
                     || (speech.Tokens[t - 1].Cue != word.Cue && t + 1 < speech.Tokens.Count && NamesBoth(lexicon, begun.Move, word.Stem, speech.Tokens[t + 1].Stem))))
             {
                 added.Add((new AliasHit(begun.Move, true, 1), t, 1));
@@ -231,7 +278,7 @@ public static class MentionFinder
 
             if (ShortStems.Contains(word.Stem) && last.TryGetValue(word.Stem, out var named) && speech.At(t) - named.At < sameClass
                 && t > 0 && (speech.Tokens[t - 1].Pauses || speech.Tokens[t - 1].Number is not null || BeforeShort.Contains(speech.Tokens[t - 1].Text))
-                && (word.Text is [.., not 's', 's'] or [.., 'e', 's'] || speech.Tokens[t - 1].Text is "that" or "those" or "these" or "same"))
+                && (IsSeveral(word) || word.Text is [.., 'e', 's'] || speech.Tokens[t - 1].Text is "that" or "those" or "these" or "same"))
             {
                 added.Add((new AliasHit(named.Move, true, 1), t, 1));
             }
@@ -239,6 +286,74 @@ public static class MentionFinder
 
         raw.AddRange(added);
         raw.Sort((a, b) => a.Token.CompareTo(b.Token));
+    }
+
+    /// <summary>Words that are called out for other things than a move.</summary>
+    private static readonly HashSet<string> NeverCalled =
+        [.. new[] { "rest", "go", "up", "down", "back", "lower", "side", "left", "right", "hold", "step", "out", "in", "on", "high", "low", "leg", "arm", "hand", "body", "chest", "one", "two", "stand", "touch", "round", "set", "work", "first", "half", "full", "single", "double", "good", "big", "slow", "fast", "over", "run", "walk", "roll", "turn", "lift", "stretch", "open", "top", "front", "the", "with", "and", "spot", "seated", "kneeling", "lying", "standing", "alternating", "to", "of", "a", "from", "for", "now", "release" }.Select(WordStem.Of)];
+
+    /// <summary>Words of doing that call a move even beside others: "press, second time".</summary>
+    private static readonly HashSet<string> OwnCall = [.. new[] { "push", "pull", "press", "jump", "squat", "lunge" }.Select(WordStem.Of)];
+
+    /// <summary>"Climb" is short for climbers from this many letters on.</summary>
+    private const int ClearStem = 4;
+
+    /// <summary>
+    /// Adds moves that are called out by one word of a name said not long before, in an utterance of a few words: "jumps", "skate", "press, go".
+    /// Returns their tokens.
+    /// </summary>
+    private static HashSet<int> CalledOut(Speech speech, MoveLexicon lexicon, List<(AliasHit Hit, int Token, int Length)> raw)
+    {
+        const int fewWords = 5;
+        const double silence = 2.5;
+        const double recently = 330;
+        const double oneBreath = 6;
+        var found = new HashSet<int>();
+        var added = new List<(AliasHit Hit, int Token, int Length)>();
+        bool Ends(int t) => t < 0 || t + 1 >= speech.Tokens.Count || speech.Tokens[t].Stops || speech.At(t + 1) - speech.At(t) > silence;
+        for (var start = 0; start < speech.Tokens.Count;)
+        {
+            var end = start;
+            while (!Ends(end))
+            {
+                end++;
+            }
+
+            if (end - start < fewWords)
+            {
+                for (var t = start; t <= end; t++)
+                {
+                    var stem = speech.Tokens[t].Stem;
+                    var under = raw.FindIndex(r => r.Token <= t && t < r.Token + r.Length);
+                    if (NeverCalled.Contains(stem) || (end > start && BodyWords.Contains(stem) && !OwnCall.Contains(stem)) || (under >= 0 && !(raw[under].Hit.Weak && raw[under].Length == 1)))
+                    {
+                        continue;
+                    }
+
+                    var at = speech.At(t);
+                    var named = raw.Where(r => r.Token < start && at - speech.At(r.Token) < recently && (!r.Hit.Weak || r.Length > 1) && !r.Hit.Move.IsGentle && lexicon.NameStems(r.Hit.Move).Any(n => n == stem || (stem.Length >= ClearStem && n.StartsWith(stem, StringComparison.Ordinal)))).ToList();
+                    if (named.Count > 0)
+                    {
+                        // Of two named in one breath ("curls into hammer curls") the first is called first.
+                        var meant = named.First(r => speech.At(named[^1].Token) - speech.At(r.Token) < oneBreath).Hit.Move;
+                        if (under >= 0)
+                        {
+                            raw.RemoveAt(under);
+                        }
+
+                        added.Add((new AliasHit(meant, true, 1), t, 1));
+                        found.Add(t);
+                        break;
+                    }
+                }
+            }
+
+            start = end + 1;
+        }
+
+        raw.AddRange(added);
+        raw.Sort((a, b) => a.Token.CompareTo(b.Token));
+        return found;
     }
 
     /// <summary>In a class that promises no jumps, a name that has a stepping form means that one, unless a jump is named.</summary>
@@ -275,7 +390,7 @@ public static class MentionFinder
     {
         const double soon = 25;
         var changed = new Dictionary<string, Move>();
-        foreach (var m in mentions.Where(m => m.Role is Role.Doing or Role.Announced && m.Move.Sides == MoveSides.Both && !m.Weak))
+        foreach (var m in mentions.Where(m => m.Role is Role.Doing or Role.Announced && m.Move.Sides == MoveSides.Both && (!m.Weak || m.Weight >= 0.5)))
         {
             if (lexicon.Find("single-arm-" + m.Move.Id[(m.Move.Id.LastIndexOf('-') + 1)..]) is { } one && one.Easier == m.Move.Id
                 && Clocked.Between(marks, m.At - 1, m.At + soon).Any(k => k.Kind is MarkKind.Left or MarkKind.Right)
@@ -290,6 +405,24 @@ public static class MentionFinder
             if (changed.TryGetValue(mentions[i].Move.Id, out var one))
             {
                 mentions[i] = mentions[i] with { Move = one };
+            }
+        }
+    }
+
+    /// <summary>"Triangle", "attitude", "teaser": where several moves of one school are named in full, a word of that school is its move.</summary>
+    private static void OfOneSchool(List<Mention> mentions)
+    {
+        const int several = 3;
+        var schools = mentions.Where(m => !m.Weak && m.Role is Role.Doing or Role.Announced or Role.Previewed && m.Move.Activity.Id is "hatha" or "pilates" or "barre")
+            .GroupBy(m => m.Move.Activity.Id)
+            .Where(g => g.Select(m => m.Move.Id).Distinct().Count() >= several)
+            .Select(g => g.Key)
+            .ToHashSet();
+        for (var i = 0; i < mentions.Count; i++)
+        {
+            if (mentions[i] is { Weak: true, Length: 1, Role: Role.Doing or Role.Announced } m && schools.Contains(m.Move.Activity.Id))
+            {
+                mentions[i] = m with { Weak = false, Weight = Base(m.Role) * ShortFormWeight };
             }
         }
     }
@@ -357,7 +490,7 @@ public static class MentionFinder
         for (var t = 1; t < speech.Tokens.Count; t++)
         {
             var at = speech.At(t);
-            if (at < cool || !(MuscleAfter.Contains(speech.Tokens[t - 1].Text) || speech.Tokens[t - 1].Pauses || speech.Tokens[t].Stops) || !StretchOf.TryGetValue(speech.Tokens[t].Stem, out var stretch)
+            if (at < cool || !(MuscleAfter.Contains(speech.Tokens[t - 1].Text) || speech.Tokens[t - 1].Pauses || speech.Tokens[t].Stops || speech.Tokens[t - 1].Cue != speech.Tokens[t].Cue) || !StretchOf.TryGetValue(speech.Tokens[t].Stem, out var stretch)
                 || Clocked.Between(mentions, at - around, at + around).Any(m => m.Move.IsStretch && m.Weight >= 0.5 && (!m.Weak || m.Move.Id == stretch.Standing || m.Move.Id == stretch.Lying))
                 || added.Exists(m => at - m.At < around))
             {
@@ -378,7 +511,7 @@ public static class MentionFinder
     private static bool AtHand(Speech speech, Move move) => !move.Kit.IsEmpty && move.Kit.All(k => speech.Text.Contains(k, StringComparison.Ordinal));
 
     private static bool OutOfPlace(Move move, string position) =>
-        position is "supine" or "prone" or "side-lying" or "all-fours" && move.Kit.IsEmpty && !move.IsStretch && move.Pattern != "breathing" && move.Positions.All(p => p == "standing");
+        position is "supine" or "prone" or "side-lying" or "all-fours" or "seated" && move.Kit.IsEmpty && !move.IsStretch && move.Pattern != "breathing" && move.Positions.All(p => p == "standing");
 
     /// <summary>"Overhead press, one arm": the one-sided form of the move, where the lexicon has it.</summary>
     private static Move OneLimb(Speech speech, MoveLexicon lexicon, Move move, int token, int length)
@@ -444,21 +577,23 @@ public static class MentionFinder
         bool SaidBefore(int from, int next) => raw.Skip(from).Take(next - from).Any(r =>
             r.Hit.Move.Id == raw[next].Hit.Move.Id || r.Hit.Move.NamesMoreThan(raw[next].Hit.Move));
 
+        bool Everyday((AliasHit Hit, int Token, int Length) r) => r.Hit.Weak && !(r.Length == 1 && IsSeveral(speech.Tokens[r.Token]));
+
         bool Joined((AliasHit Hit, int Token, int Length) a, (AliasHit Hit, int Token, int Length) b)
         {
             var end = a.Token + a.Length;
             var joins = 0;
             for (var t = end; t < b.Token; t++)
             {
-                if (!ListWords.Contains(speech.Tokens[t].Text) || t - end > 3)
+                if (!(ListWords.Contains(speech.Tokens[t].Text) || speech.Tokens[t].Number is not null) || t - end > 3)
                 {
                     return false;
                 }
 
-                joins += speech.Tokens[t].Text is "and" or "then" or "plus" || (speech.Tokens[t].Text == "with" && RoleReader.IsPairing(speech, a.Token)) ? 1 : 0;
+                joins += speech.Tokens[t].Text is "and" or "then" or "plus" or "a" or "an" or "some" || speech.Tokens[t].Number is > 1 || (speech.Tokens[t].Text == "with" && RoleReader.IsPairing(speech, a.Token)) ? 1 : 0;
             }
 
-            return b.Token - end <= 4 && a.Hit.Move.Id != b.Hit.Move.Id && !b.Hit.Move.NamesMoreThan(a.Hit.Move) && !SamePart(a.Hit.Move, b.Hit.Move) && !a.Hit.Weak && !b.Hit.Weak && !speech.Tokens[end - 1].Stops
+            return b.Token - end <= 4 && a.Hit.Move.Id != b.Hit.Move.Id && !b.Hit.Move.NamesMoreThan(a.Hit.Move) && !(joins == 0 && SamePart(a.Hit.Move, b.Hit.Move)) && !Everyday(a) && !Everyday(b) && !speech.Tokens[end - 1].Stops
                 && (joins > 0 || speech.Tokens[end - 1].Pauses || b.Token == end) && speech.At(b.Token) - speech.At(a.Token) < Math.Min(6, ListPace * (b.Token - a.Token));
         }
     }
@@ -481,7 +616,7 @@ public static class MentionFinder
     /// Many stretches are never named, only described ("ankle over the opposite knee"). Such words count where no other move was just named;
     /// right after a name they say how that one is done.
     /// </summary>
-    private static void WeighDescriptions(List<Mention> mentions, double end)
+    private static void WeighDescriptions(List<Mention> mentions, double end, double within)
     {
         // "Breathe in, breathe out" is a move of its own at both ends of a class; in between it is how moves are done.
         const double opening = 0.12;
@@ -494,7 +629,13 @@ public static class MentionFinder
             }
 
             var midClass = m.Move.Pattern == "breathing" && m.At > opening * end && m.At < closing * end;
-            var underway = midClass || Clocked.Between(mentions, m.At - DescribesWithin - AnnounceReach, m.At + 5).Any(o => !o.Weak && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && o.EffectiveAt > m.At - DescribesWithin && o.At < m.At + 5);
+            var underway = midClass || Clocked.Between(mentions, m.At - DescribesWithin - AnnounceReach, m.At + 5).Any(o => !o.Weak && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && o.EffectiveAt > m.At - within && o.At < m.At + 5);
+
+            // Right after work is named, "breathe in through the nose" is how it is done; arms that swing while everyone walks belong to the walk.
+            bool JustNamed(Func<Move, bool> which) => Clocked.Between(mentions, m.At - DescribesWithin - AnnounceReach, m.At).Any(o => o.Weight >= 0.5 && which(o.Move));
+            underway = underway
+                || (m.Move.Pattern == "breathing" && JustNamed(o => !o.IsGentle))
+                || (m.Move.Id == "arm-swing" && JustNamed(o => o.Pattern == "locomotion"));
             mentions[i] = m with { Weight = underway ? 0.15 : m.Length > 1 && m.Weight > VerbWeight * 1.5 ? DescribedWeight : m.Weight };
         }
     }
@@ -539,6 +680,45 @@ public static class MentionFinder
         }
 
         return 0;
+    }
+
+    /// <summary>What is named within this many seconds of "let's warm up" is the warm-up.</summary>
+    private const double SoonAfterWarmUp = 6;
+
+    /// <summary>
+    /// When an easy move is first done though nobody says that the class begins: it is named by itself, and for some time nothing else is
+    /// ("just walk on the spot"). What is listed is named in one breath.
+    /// </summary>
+    private static double FirstDone(Speech speech, List<(AliasHit Hit, int Token, int Length)> raw, IReadOnlyList<Mark> marks)
+    {
+        const double underWay = 20;
+        const double alone = 9;
+        const double latest = 240;
+        for (var i = 0; i < raw.Count; i++)
+        {
+            var (hit, token, length) = raw[i];
+            var at = speech.At(token);
+            if (at > latest)
+            {
+                break;
+            }
+
+            var next = raw.Skip(i + 1).FirstOrDefault(r => r.Hit.Move.Id != hit.Move.Id);
+            var easy = hit.Move.IsGentle || hit.Move is { Pattern: "locomotion", Impact: <= Impact.Low };
+
+            // What follows "warming up" is the warm-up.
+            easy |= Clocked.Between(marks, at - SoonAfterWarmUp, at).Any(m => m.Kind == MarkKind.WarmUp);
+
+            // Any other move must be seen to go on: counted, cued.
+            easy |= (next.Length == 0 || speech.At(next.Token) - at >= underWay) && Clocked.Between(marks, at + 2, at + underWay).Any(m => m.Kind == MarkKind.Doing);
+            if (easy && (!hit.Weak || length > 2) && (next.Length == 0 || speech.At(next.Token) - at >= alone) && (i == 0 || at - speech.At(raw[i - 1].Token) >= alone)
+                && !RoleReader.IsOfTheClass(speech, token) && RoleReader.Of(speech, token, length, true, false) is Role.Doing or Role.Announced)
+            {
+                return at - 1;
+            }
+        }
+
+        return double.PositiveInfinity;
     }
 
     private static double Base(Role role) => role switch
@@ -640,12 +820,11 @@ public static class MentionFinder
     /// <summary>Between a stop and the next start, whatever is named is about to come.</summary>
     private static bool InRest(IReadOnlyList<Mark> marks, double at)
     {
-        const double longestRest = 35;
         var stop = double.NegativeInfinity;
-        for (var i = Clocked.From(marks, at - longestRest - 1); i < marks.Count; i++)
+        for (var i = Clocked.From(marks, at - BeatGrid.LongestRest - 1); i < marks.Count; i++)
         {
             var mark = marks[i];
-            if (mark.At > at + longestRest)
+            if (mark.At > at + BeatGrid.LongestRest)
             {
                 return false;
             }
@@ -663,7 +842,7 @@ public static class MentionFinder
                     continue;
                 }
 
-                return at - stop <= longestRest && StartsNext(marks, at, at + longestRest);
+                return at - stop <= BeatGrid.LongestRest && StartsNext(marks, at, at + BeatGrid.LongestRest);
             }
 
             stop = mark.Kind switch
@@ -681,14 +860,17 @@ public static class MentionFinder
     private static bool StartsNext(IReadOnlyList<Mark> marks, double at, double until) =>
         Clocked.Between(marks, at, until).FirstOrDefault(m => (m.Kind == MarkKind.Start && m.Strength >= 0.5) || (m.Kind == MarkKind.Stop && m.Strength >= 0.9)).Kind == MarkKind.Start;
 
+    /// <summary>True where a mention says, clearly enough, that its move is done or comes next.</summary>
+    private static bool IsNamed(Mention mention) => mention is { Weight: >= 0.5, Role: Role.Doing or Role.Announced };
+
     /// <summary>The move that was named last before a moment, as done or announced, no longer ago than <paramref name="reach"/> seconds.</summary>
     private static Mention? LastNamed(List<Mention> mentions, double before, double reach, Func<Mention, bool>? which = null)
     {
         for (var i = Clocked.From(mentions, before) - 1; i >= 0 && before - mentions[i].At <= reach; i--)
         {
-            if (mentions[i] is { Weight: >= 0.5, Role: Role.Doing or Role.Announced } m && which?.Invoke(m) != false)
+            if (IsNamed(mentions[i]) && which?.Invoke(mentions[i]) != false)
             {
-                return m;
+                return mentions[i];
             }
         }
 
@@ -715,7 +897,6 @@ public static class MentionFinder
         const double reach = 90;
         const double justNamed = 8;
         const double runReach = 600;
-        const double oneTurn = 11;
         var added = new List<Mention>();
         foreach (var mark in marks.Where(m => m.Kind == MarkKind.SwitchSide).Concat(SideTurns.Find(marks)))
         {
@@ -726,7 +907,7 @@ public static class MentionFinder
             }
 
             // "Change legs, left foot goes back" is one turn.
-            if (mark.Kind != MarkKind.SwitchSide && Clocked.Between(marks, mark.At - oneTurn, mark.At).Any(m => m.Kind == MarkKind.SwitchSide))
+            if (mark.Kind != MarkKind.SwitchSide && Clocked.Between(marks, mark.At - OneTurn, mark.At).Any(m => m.Kind == MarkKind.SwitchSide))
             {
                 continue;
             }
@@ -737,12 +918,20 @@ public static class MentionFinder
                 continue;
             }
 
-            if (mark.Kind != MarkKind.SwitchSide && last.Move.Sides == MoveSides.Both)
+            // "Swap", alone, after a move that uses both sides at once is the change to the next move.
+            if ((mark.Kind != MarkKind.SwitchSide || mark.Strength < 1) && last.Move.Sides == MoveSides.Both)
             {
                 continue;
             }
 
-            // After a run of moves on one side, the other side begins with the first of them again, and it is named.
+            // After a run of moves on one side, the other side begins with the first of them again.
+            if (mark.Kind == MarkKind.SwitchSide && SideRun(mentions, marks, mark) is { Count: > 1 } run)
+            {
+                added.AddRange(SecondSide(mentions, marks, mark, run));
+                continue;
+            }
+
+            // So it does where a move done earlier is named with the change.
             if (Clocked.Between(mentions, mark.At, mark.At + 14).Any(m => m.Weight >= 0.5 && m.Move.Id != last.Move.Id && LastNamed(mentions, mark.At, runReach, o => o.Move.Id == m.Move.Id) is not null))
             {
                 continue;
@@ -762,6 +951,55 @@ public static class MentionFinder
         mentions.AddRange(added);
         mentions.Sort((a, b) => a.At.CompareTo(b.At));
         return mentions;
+    }
+
+    /// <summary>The one-sided moves done one after the other since the side was last changed.</summary>
+    private static List<Mention> SideRun(List<Mention> mentions, IReadOnlyList<Mark> marks, Mark mark)
+    {
+        const double longest = 300;
+        var since = Clocked.Between(marks, mark.At - longest, mark.At - OneTurn).LastOrDefault(m => m.Kind == MarkKind.SwitchSide && m.Strength >= 1).At;
+        var run = new List<Mention>();
+        foreach (var m in Clocked.Between(mentions, Math.Max(since, mark.At - longest), mark.At - 1))
+        {
+            if (!IsNamed(m))
+            {
+                continue;
+            }
+
+            if (m.Move.Sides != MoveSides.Each)
+            {
+                run.Clear();
+            }
+            else if (!run.Exists(r => r.Move.Id == m.Move.Id))
+            {
+                run.Add(m);
+            }
+        }
+
+        return run;
+    }
+
+    /// <summary>The run again on the other side at the pace of the first, where nobody names its moves there.</summary>
+    private static IEnumerable<Mention> SecondSide(List<Mention> mentions, IReadOnlyList<Mark> marks, Mark mark, List<Mention> run)
+    {
+        const double around = 14;
+        const double weight = 0.8;
+        if (Clocked.Between(mentions, mark.At, mark.At + around).Any(IsNamed))
+        {
+            yield break;
+        }
+
+        foreach (var m in run)
+        {
+            var at = mark.At + (m.EffectiveAt - run[0].EffectiveAt);
+            if (Clocked.Between(mentions, at - around, at + around).Any(o => o.At > mark.At && IsNamed(o))
+                || Clocked.Between(marks, mark.At + around, at).Any(k => k.Kind is MarkKind.SwitchSide or MarkKind.SignOff or MarkKind.CoolDown))
+            {
+                yield break;
+            }
+
+            yield return m with { Token = mark.Token, Length = 1, At = at, EffectiveAt = at == mark.At ? StartAfter(marks, mark.At, 15) : at, Role = Role.Doing, Weight = weight };
+        }
     }
 
     /// <summary>"Second set", "one more time": the move just done goes again, though nobody names it.</summary>
@@ -793,14 +1031,20 @@ public static class MentionFinder
         return mentions;
     }
 
-    private static double EffectiveAt(IReadOnlyList<Mark> marks, List<Mention> mentions, int index, SaidDose dose)
+    private static double EffectiveAt(IReadOnlyList<Mark> marks, List<Mention> mentions, int index, SaidDose? dose, BeatGrid? beat, HashSet<int> called)
     {
         var (at, role) = (mentions[index].At, mentions[index].Role);
         var reach = at + (role == Role.Announced ? AnnounceReach : 12);
+        var expected = role == Role.Announced && dose is not null ? beat?.StartAfter(at) : null;
 
-        // Another move named as done before that start takes the floor first.
+        // Another move named as done before that start takes the floor first; the move called out by itself is its start.
         for (var i = index + 1; i < mentions.Count && mentions[i].At < reach; i++)
         {
+            if (role == Role.Announced && mentions[i].Move.Id == mentions[index].Move.Id && called.Contains(mentions[i].Token))
+            {
+                expected ??= mentions[i].At;
+            }
+
             if (mentions[i].Move.Id != mentions[index].Move.Id && mentions[i].Role is Role.Doing && mentions[i].Weight >= 0.8)
             {
                 reach = mentions[i].At + 3;
@@ -820,26 +1064,26 @@ public static class MentionFinder
                 break;
             }
 
-            if (mark is { Kind: MarkKind.Start, Strength: >= 0.5 })
+            // A start that comes long after the beat is a later one.
+            if (mark is { Kind: MarkKind.Start, Strength: >= 0.5 } && !(mark.At > expected + OffBeat))
             {
                 return mark.At;
             }
         }
 
-        return RestOver(marks, at, role, dose) is { } over ? over : at;
+        return expected is { } next && next < reach ? next : RestOver(marks, at, role, dose) is { } over ? over : at;
     }
 
     /// <summary>Named in a rest of known length, with no start said: the bout begins when the rest is over.</summary>
-    private static double? RestOver(IReadOnlyList<Mark> marks, double at, Role role, SaidDose dose)
+    private static double? RestOver(IReadOnlyList<Mark> marks, double at, Role role, SaidDose? dose)
     {
         const double sameBreath = 4;
-        const double longestRest = 35;
-        if (dose is not { WorkSeconds: not null, RestSeconds: > 5 and <= longestRest and { } rest })
+        if (dose is not { WorkSeconds: not null, RestSeconds: > 5 and <= BeatGrid.LongestRest and { } rest })
         {
             return null;
         }
 
-        var stop = Clocked.Between(marks, at - longestRest, at).LastOrDefault(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 });
+        var stop = Clocked.Between(marks, at - BeatGrid.LongestRest, at).LastOrDefault(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 });
         return stop.At > 0 && at - stop.At < (role == Role.Announced ? rest : sameBreath) ? stop.At + rest : null;
     }
 
@@ -886,7 +1130,14 @@ public static class MentionFinder
         for (var i = 1; i < mentions.Count; i++)
         {
             var (part, whole) = (mentions[i], mentions[i - 1]);
-            if (part.Move.Id != whole.Move.Id && part.At - whole.At < sameBreath && whole.Weight >= 0.25 && RoleReader.IsPassedThrough(speech, part.Token))
+            if (part.Move.IsGentle && RoleReader.IsForAMoment(speech, part.Token + part.Length))
+            {
+                mentions[i] = part with { Weight = part.Weight * 0.25 };
+                continue;
+            }
+
+            if (part.Move.Id != whole.Move.Id && part.At - whole.At < sameBreath && whole.Weight >= 0.25
+                && (RoleReader.IsPassedThrough(speech, part.Token) || RoleReader.IsSaidOtherwise(speech, whole.Token + whole.Length, part.Token)))
             {
                 mentions[i] = part with { Weight = part.Weight * 0.35 };
             }

@@ -18,7 +18,7 @@ internal static partial class PhaseFinder
     /// <summary>Share of the class from which gentle moves are its work.</summary>
     private const double GentleClass = 0.8;
 
-    public static ImmutableArray<Phase> Find(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Bout> bouts, MoveLexicon lexicon)
+    public static ImmutableArray<Phase> Find(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Bout> bouts, MoveLexicon lexicon, ClassKind kind)
     {
         var end = speech.End.Value;
         if (bouts.Count == 0)
@@ -26,7 +26,7 @@ internal static partial class PhaseFinder
             return end > 0 ? [new Phase(PhaseKind.Talk, Span.Of(0, end), 0.5)] : [];
         }
 
-        var (work, cool, confidence) = Divide(speech, marks, bouts, lexicon);
+        var (work, cool, confidence) = Divide(speech, marks, bouts, lexicon, kind);
         var phases = new List<Phase>();
         void Add(PhaseKind kind, double from, double to, double sure)
         {
@@ -89,14 +89,22 @@ internal static partial class PhaseFinder
     }
 
     /// <summary>Index of the first work bout and of the first cool-down bout, by the best division of the bouts into three runs.</summary>
-    private static (int Work, int Cool, double Confidence) Divide(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Bout> bouts, MoveLexicon lexicon)
+    private static (int Work, int Cool, double Confidence) Divide(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Bout> bouts, MoveLexicon lexicon, ClassKind kind)
     {
         var n = bouts.Count;
         var end = Math.Max(1, speech.End.Value);
-        var cold = NoWarmUpSaid(speech);
         var warmSaid = marks.Where(m => m.Kind == MarkKind.WarmUp && m.At < end * 0.4).Select(m => m.At).ToList();
+
+        // Who shows moves with a dose rarely warms up on camera; unless it is said, the first of them is the first of the work.
+        var cold = NoWarmUpSaid(speech) || (kind == ClassKind.Demonstration && warmSaid.Count == 0);
         var warmFor = SaidWarmUp(speech) is { } said ? bouts[0].Span.Start.Value + said : double.NaN;
         var overSaid = marks.Where(m => m.Kind == MarkKind.WarmUpOver && m.At < end * 0.55).Select(m => m.At).ToList();
+        var taken = TakesUp().Matches(speech.Text).Select(m => speech.At(speech.TokenAt(m.Index))).Where(t => t > bouts[0].Span.Start.Value + 20 && t < end * 0.5).ToList();
+
+        // "Let's warm up", and what follows is that, whatever it is, until the work is said to begin.
+        var warmUntil = !cold && warmSaid.Count > 0 && warmSaid[0] < WarmSaidEarly
+            ? overSaid.Concat(taken).Where(t => t > warmSaid[0] + ShortestWarmUp && t < warmSaid[0] + LongestWarmUp).DefaultIfEmpty(double.NaN).Min()
+            : double.NaN;
         var coolSaid = marks.Where(m => m.Kind == MarkKind.CoolDown && m.At > end * 0.45).Select(m => m.At).ToList();
 
         // In a class of stretches and mobility those are the work; only what is said, and lying still at the end, sets phases apart.
@@ -108,6 +116,11 @@ internal static partial class PhaseFinder
             {
                 var early = bouts[i].Span.Start.Value < end * 0.2;
                 return early && !lexicon[bouts[i].MoveId].IsStretch ? 0.9 : warmSaid.Count > 0 && bouts[i].Span.Start.Value < end * 0.3 ? 0.4 : -0.3;
+            }
+
+            if (bouts[i].Span.Start.Value < warmUntil - 2)
+            {
+                return 0.8;
             }
 
             var move = lexicon[bouts[i].MoveId];
@@ -154,7 +167,7 @@ internal static partial class PhaseFinder
                 if (w < n)
                 {
                     var (from, to) = (bouts[w - 1].Span.End.Value - 25, bouts[w].Span.Start.Value + 8);
-                    score += overSaid.Any(t => t >= from && t <= to) ? 1.6 : 0;
+                    score += overSaid.Any(t => t >= from && t <= to) ? 1.6 : taken.Any(t => t >= from && t <= to) ? 0.9 : 0;
                     score += Math.Abs(bouts[w].Span.Start.Value - warmFor) < WarmUpTolerance ? 1.6 : 0;
                     score += Math.Min(1, (bouts[w].Span.Start - bouts[w - 1].Span.End).Value / 40);
                 }
@@ -200,6 +213,11 @@ internal static partial class PhaseFinder
         return (best.Work, best.Cool, Math.Round(Math.Clamp(0.6 + (0.25 * margin), 0.5, 0.95), 2));
     }
 
+    /// <summary>Seconds: a warm-up that is announced at the start, and how long one may be until something else is said to begin.</summary>
+    private const double WarmSaidEarly = 150;
+    private const double ShortestWarmUp = 40;
+    private const double LongestWarmUp = 400;
+
     /// <summary>A warm-up of a said length ends this near to it, in seconds: coaches run over.</summary>
     private const double WarmUpTolerance = 40;
 
@@ -212,6 +230,10 @@ internal static partial class PhaseFinder
 
     [GeneratedRegex(@"\b(?<n>[2-9]|10) minutes?( of)?( a)?( quick| nice| gentle| easy| short)? warm(ing)? ?up\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex WarmUpLength();
+
+    /// <summary>Weights, bell, band or chair are taken up when the warm-up is over.</summary>
+    [GeneratedRegex(@"\b((grab|pick up|take|get|collect|reach for) (a hold of |hold of )?(your|the|those|that|both|1|a|some)( \w+)? ?(weights?|dumb ?bells?|kettle ?bells?|bells?|bands?|chair|bar)|(turn (and|to) )?face (your|the) (chair|barre?|wall|counter|step)|weights in (your )?hands?|come to (your|the) (mat|chair|barre?))\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex TakesUp();
 
     private static bool NoWarmUpSaid(Speech speech)
     {

@@ -12,7 +12,7 @@ internal sealed partial class PositionTrack
     /// <summary>Before anyone says where to be.</summary>
     private const string Unknown = "";
 
-    private readonly List<(int Token, string Position)> _said = [];
+    private readonly List<(int Token, string Position, bool Implied)> _said = [];
 
     private static readonly (string Position, Regex Pattern)[] Patterns =
     [
@@ -24,6 +24,7 @@ internal sealed partial class PositionTrack
         ("kneeling", Kneeling()),
         ("seated", Seated()),
         ("standing", Standing()),
+        (Unknown, Between()),
     ];
 
     private readonly Speech _speech;
@@ -35,7 +36,7 @@ internal sealed partial class PositionTrack
         {
             foreach (Match match in pattern.Matches(speech.Text))
             {
-                _said.Add((speech.TokenAt(match.Index), position));
+                _said.Add((speech.TokenAt(match.Index), position, false));
             }
         }
 
@@ -43,13 +44,16 @@ internal sealed partial class PositionTrack
     }
 
     /// <summary>The position at a name: said within a few words after it, else the last one said or implied before.</summary>
-    public string At(int token)
+    public string At(int token) => Find(token).Position;
+
+    /// <summary>The position at a name, as <see cref="At"/>, and whether nobody said it: it is that of the move before.</summary>
+    public (string Position, bool Implied) Find(int token)
     {
         var next = From(token + 1);
-        var last = next > 0 ? _said[next - 1].Position : Unknown;
+        var last = next > 0 ? (_said[next - 1].Position, _said[next - 1].Implied) : (Unknown, true);
         for (; next < _said.Count && _said[next].Token <= token + After && !MovesOn(token, _said[next].Token); next++)
         {
-            last = _said[next].Position;
+            last = (_said[next].Position, _said[next].Implied);
         }
 
         return last;
@@ -76,13 +80,13 @@ internal sealed partial class PositionTrack
     {
         if (move.Positions.Length == 1 && move.Elsewhere.IsEmpty && !(move.IsGentle && move.Positions[0] == "standing"))
         {
-            _said.Insert(From(token + 1), (token, move.Positions[0]));
+            _said.Insert(From(token + 1), (token, move.Positions[0], true));
         }
     }
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b((on|onto|to|flat on) (your|the) backs?\b(?! foot| leg| knee)|(lie|lying|lay|laying|roll) (all the way )?(back|down)\b(?! to stand)|face up|head (and shoulders )?down on the (mat|floor)|hug your knees)", Options)]
+    [GeneratedRegex(@"\b((on|onto|to|flat on) (your|the) backs?\b(?! foot| leg| knee)|(lie|lying|lay|laying|roll) (all the way )?(back|down)\b(?! to stand)|(lie|lying|lay|laying) (down )?on (the|your) (floor|mat|ground|bed|carpet)|face up|head (and shoulders )?down on the (mat|floor)|hug your knees)", Options)]
     private static partial Regex Supine();
 
     [GeneratedRegex(@"\b((on|onto|to) (your|the) (front|belly|bellies|tummy|tummies|stomachs?)|face down|forehead (down )?(on|to)|(lie|lying|lay) on your (front|belly|tummy|stomach))", Options)]
@@ -100,8 +104,12 @@ internal sealed partial class PositionTrack
     [GeneratedRegex(@"\b((into|to|in|from|hold) (a|your|that|the) (high |low |forearm |full )?plank|plank position|push ?up position)", Options)]
     private static partial Regex Plank();
 
-    [GeneratedRegex(@"\b((sit|sitting|seated) (up )?(tall|nice|down|on|in|cross|forward|comfortably|with)|come (up )?to (a )?sit(ting)?|take a seat|have a seat|sit up\b(?!s)|in (your|the|a) chair|edge of (your|the) (chair|seat|bench)|legs (long |straight )?out in front|cross legged|stay seated)", Options)]
+    [GeneratedRegex(@"\b((sit|sitting|seated) (up )?(tall|nice|down|on|in|cross|forward|comfortably|with|at|near)|(come|roll|up|back) (up )?(in)?to (a )?(sit(ting)?|seated|seat)\b|take a seat|have a seat|sit up\b(?!s)|in (your|the|a) chair|edge of (your|the) (chair|seat|bench)|legs (long |straight )?out in front|cross legged|stay seated)", Options)]
     private static partial Regex Seated();
+
+    /// <summary>After a round or in a break nobody knows where the body is.</summary>
+    [GeneratedRegex(@"\b(round (number )?[1-9] (is )?(done|down|over|complete)|(that's|that was|end of) round|(have|grab|get|take) (some|a|your) (drink|water|sip)|water break)\b", Options)]
+    private static partial Regex Between();
 
     [GeneratedRegex(@"\b(stand(ing)? (up|tall|nice|with|on|at|behind|facing|straight)|(back |up |come )(up )?(on ?to|to|on) (your|our|the) feet|(come|back|all the way) (up )?to (a )?stand(ing)?|on (to )?your feet|standing\b(?! (leg|hip|foot|knee|side|heel))|on the spot|up ?right|we're standing|standing (up|position))\b", Options)]
     private static partial Regex Standing();

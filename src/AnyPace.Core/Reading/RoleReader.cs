@@ -55,27 +55,47 @@ internal static partial class RoleReader
         ISaid().IsMatch(speech.Before(token, 4)) || Correction().IsMatch(speech.After(token + length, 5));
 
     /// <summary>True where the class as a whole is said to be without jumps.</summary>
-    public static bool SaysQuiet(Speech speech) => Quiet().IsMatch(speech.Text[..Math.Min(speech.Text.Length, 1200)]);
+    public static bool SaysQuiet(Speech speech)
+    {
+        const double opening = 90;
+        return Quiet().Matches(speech.Text[..Math.Min(speech.Text.Length, 1200)]).Any(m =>
+            speech.At(speech.TokenAt(m.Index)) < opening && !OrBefore().IsMatch(speech.Before(speech.TokenAt(m.Index), 6)));
+    }
 
     /// <summary>True where a two-word name in "up" is said as what to do ("press up to standing"), with nothing that makes it a thing.</summary>
     public static bool IsVerb(Speech speech, int token, int length) =>
         length == 2 && speech.Tokens[token + 1].Text == "up" && (VerbAfter().IsMatch(speech.After(token + 2, 3)) || !MakesThing().IsMatch(speech.Before(token, 3)));
 
+    /// <summary>"Let the arms swing", "hips lift": parts of the body that do something, not the name of a move.</summary>
+    public static bool IsClause(Speech speech, int token, int length) =>
+        length == 2 && speech.Tokens[token].Text is "arms" or "legs" or "hips" or "shoulders" or "knees" or "heels" or "toes" or "hands" or "elbows" or "feet"
+        && speech.Tokens[token + 1].Text is [.., not 's'];
+
     /// <summary>True where the move is only passed through: "walk your hands out to a plank".</summary>
     public static bool IsPassedThrough(Speech speech, int token) => PassedThrough().IsMatch(speech.Before(token, 4));
 
+    /// <summary>True where the words before a name speak of the class as a whole: "today we've got", "a class of".</summary>
+    public static bool IsOfTheClass(Speech speech, int token) => OfTheClass().IsMatch(speech.Before(token, 9));
+
+    /// <summary>True where what was named is only passed through on the way: "hug the knees in for a moment".</summary>
+    public static bool IsForAMoment(Speech speech, int end) => ForAMoment().IsMatch(speech.After(end, 5));
+
+    /// <summary>True where a second name says the first in other words: "high knees, so running on the spot".</summary>
+    public static bool IsSaidOtherwise(Speech speech, int end, int token) =>
+        token - end is > 0 and <= 4 && SaidOtherwise().IsMatch(speech.After(end, token - end));
+
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b(not|isn't|isnt|don't (?!forget|stop)\w+|don't|doesn't|never|no|without|avoid|rather than|instead of|in place of|(swap|swapping|replace|replacing) (out )?|unlike|skip the|forget (about )?the|ain't)( (a|an|the|your|any|doing|just|really|it|into|to|another|more|usual|normal|regular|become|turn|this|going|be|big|proper|full|deep|high|kind|of|let|that|quite))*$", Options)]
+    [GeneratedRegex(@"\b(not|isn't|isnt|don't (?!forget|stop)\w+|don't|doesn't|never|no|without|avoid|rather than|instead of|in place of|(swap|swapping|replace|replacing) (out )?|unlike|skip the|forget (about )?the|ain't|turns? (it |this |that )?into|becom(es|ing)|people (do|doing)|supposed to be)( (a|an|the|your|any|doing|just|really|it|into|to|another|more|usual|normal|regular|become|turn|this|going|be|big|proper|full|deep|high|kind|of|let|that|quite))*$", Options)]
     private static partial Regex Negative();
 
-    [GeneratedRegex(@"^(isn't|is not|aren't|are not|won't be|not (in|today|on|this time))\b", Options)]
+    [GeneratedRegex(@"^(isn't|is not|aren't|are not|won't be|not (in|today|on|this time)|don't do that|is (wrong|a no no)|we don't want)\b", Options)]
     private static partial Regex NegativeAfter();
 
     [GeneratedRegex(@"\b(not (just|only)|no (problem|worries|rest|break|stopping)|why not)\b[^.]*$", Options)]
     private static partial Regex NotOnly();
 
-    [GeneratedRegex(@"\b(like|similar to|same as|as if|think of|kind of|imagine|remember|than|almost|version of|as in|looks like|\bas (a|an|the|our|your|in|that)|(still|just) add(ing)? (a|an|some|in a|in the|in|the|your)|now add (a|an|some|in a|your)|add (a|an|some|in a|in some|your))( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|were|if|normal|regular))*$", Options)]
+    [GeneratedRegex(@"\b(the (longer|higher|lower|closer|further|wider|straighter) and$|like|similar to|same as|as if|think of|kind of|imagine|remember|than|almost|version of|as in|looks like|\bas (a|an|the|our|your|in|that)|(still|just) add(ing)? (a|an|some|in a|in the|in|the|your)|now add (a|an|some|in a|your)|add (a|an|some|in a|in some|your))( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|were|if|normal|regular))*$", Options)]
     private static partial Regex Comparison();
 
     [GeneratedRegex(@"\b(would|d|i'd|you'd|if you) like\b", Options)]
@@ -84,10 +104,10 @@ internal static partial class RoleReader
     [GeneratedRegex(@"(\bif (you|you'd) (want|need|like|can|can't|prefer|have|would|feel|fancy)\b( [\w']+){0,6}|\bif (you(?!'ve got (a|your)|'re ready)|that|this|it|jump|your|the|\w+ing)\b( [\w']+){0,4}|\boptions?\b( [\w']+){0,5}|\b(modif\w+|alternative(ly)?|feel free|easier|harder|beginners?|advanced|too (much|hard|easy|intense)|progress(ion)?|low impact (option|version|way|variation|alternative)|challenge (yourself|it))\b( [\w']+){0,5}|\byou (can|could|might|may) (also|always|just|do|take|make|stay|come|drop|go|add|swap|turn|replace|choose|step|try)?\b( [\w']+){0,4}|\bor( (a|an|the|just|you|can|to|do|into|even|do|take|simply|maybe|hold|stay|go|come))*)$", Options)]
     private static partial Regex Alternative();
 
-    [GeneratedRegex(@"^((?!knees?\b|hands?\b)[\w']+ ){0,2}(instead|if (you|that|it|this)|is (also )?(fine|an option|a great option|okay|ok|perfect|good too)|(as )?(an )?option|works too|for (a )?beginners|as well if)\b", Options)]
+    [GeneratedRegex(@"^(?!(step|take|drop|do|just|keep|hold|use|go|you|we|walk|bend|slow|make|modify|no|low|come|stay) )((?!knees?\b|hands?\b)[\w']+ ){0,2}(instead|if (you|that|it|this)|is (also )?(fine|an option|a great option|okay|ok|perfect|good too)|(as )?(an )?option|works too|for (a )?beginners|as well if)\b", Options)]
     private static partial Regex AlternativeAfter();
 
-    [GeneratedRegex(@"\b((that|those|these) (was|were)( our| your| the)?|we (just )?did|you (just )?did|just (did|done)|done with|finished( with)?|earlier|yesterday|used to (do|be)|i (once|used)|remember (the|those)|back from|(that's|that is) (the|your|our|all)( [\w']+){0,2} (done|over)|from (the|our|that)( first| last| warm up)?)( (a|an|the|your|our|those|all|with))*$", Options)]
+    [GeneratedRegex(@"\b((that|those|these) (was|were)( our| your| the)?|(you've|we've|i've|have|had) been|we (just )?did|you (just )?did|just (did|done)|done with|finished( with)?|earlier|yesterday|used to (do|be)|i (once|used)|remember (the|those)|back from|(that's|that is) (the|your|our|all)( [\w']+){0,2} (done|over)|from (the|our|that)( first| last| warm up)?)( (a|an|the|your|our|those|all|with))*$", Options)]
     private static partial Regex Past();
 
     [GeneratedRegex(@"^(we did|you did|from (before|earlier|the warm up|round|last)|(are |is |all )?(done|finished|over)(?! (to|onto|the|your|and|there|on))|earlier)\b", Options)]
@@ -99,7 +119,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"^(is |are )?(coming up (later|soon|in)|later|in a (minute|moment|bit)|tomorrow|next (week|time|round))\b", Options)]
     private static partial Regex LaterAfter();
 
-    [GeneratedRegex(@"\b(next( up| 1| exercise| move)?|coming up|up next|we're (going|gonna)|going to|gonna|moving (on|into|to)|go(ing)? (straight |right |back |down )?(in ?to|on ?to|for)|we've got|we have|let's (do|try|take|hit|get|go|move)|now (we|it's|for)?|first( up| 1| exercise| move)?|last (1|exercise|move|up)|straight in ?to|switch(ing)? to|start(ing)? (off )?(with)?|then|begin with|it's|this (1 )?is|these are|this is called|time for|back to|on to|onto|(exercise|number|move|station|superset) (number )?(\d|a|b|c)( is)?|here comes?|ready for|into (your|our|some|a))( [\w']+){0,4}$", Options)]
+    [GeneratedRegex(@"\b(next( up| 1| exercise| move)?|coming up|up next|we're (going|gonna)|going to|gonna|moving (on|into|to)|go(ing)? (straight |right |back |down )?(in ?to|on ?to|for)|we've got|we have|let's (do|try|take|hit|get|go|move)|now (we|it's|for)?|first( up| 1| exercise| move)?|last (1|exercise|move|up)( (of|for|in) (this|the|our|that)( \w+)?)?|next (1|exercise|move) (of|for|in) (this|the|our)( \w+)?|straight in ?to|switch(ing)? to|start(ing)? (off )?(with)?|then|begin with|it's|this (1 )?is|these are|this is called|time for|back to|on to|onto|(exercise|number|move|station|superset) (number )?(\d|a|b|c)( is)?|here comes?|ready for|into (your|our|some|a))( [\w']+){0,4}$", Options)]
     private static partial Regex Announce();
 
     [GeneratedRegex(@"\b(a|an|the|your|our|1|full|regular|next|this|that|knee|more|another|into|with|perfect|is|of)$", Options)]
@@ -126,6 +146,19 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(no jump(s|ing)?\b(?! (jacks?|rope|option|version|if))|(it's|is|all|totally|completely|a|this) low impact\b(?! (option|version|way|variation))|(zero|without|no) (impact|jumps|jumping)|nothing (that )?jumps|neighbou?r friendly|apartment friendly|both feet (stay|on)|feet (stay|never leave))\b", Options)]
     private static partial Regex Quiet();
 
-    [GeneratedRegex(@"^([\w']+ )?(sorry(?! i said)|no wait|wait no|i mean|i meant|i lied|actually no)\b", Options)]
+    [GeneratedRegex(@"\b(today|class|workout|session|video|routine|includes?|including|focus|exercises|moves|we've got|i've got|we have|will be|we'll|going to be|all about|lots of|bit of|mix of|combination of|plenty of|yesterday|last (week|time)|need|grab|before (you|we)|spend|on your own|yourself|minutes)\b", Options)]
+    private static partial Regex OfTheClass();
+
+    /// <summary>"Or a fast squat, no jump": one way of two.</summary>
+    [GeneratedRegex(@"\b(or|if|instead|option|doing|showing)\b", Options)]
+    private static partial Regex OrBefore();
+
+    [GeneratedRegex(@"^([\w']+ )?(just )?for (a|1|just a) (moment|second|sec|tick)\b", Options)]
+    private static partial Regex ForAMoment();
+
+    [GeneratedRegex(@"^(so|which is|which means|that's|that is|basically|it's|i e|aka|in other words|just)( (basically|just|really|a|an|the|like|we're|you're|your))*$", Options)]
+    private static partial Regex SaidOtherwise();
+
+    [GeneratedRegex(@"^([\w']+ )?(sorry(?! (i said|in advance|not sorry|about|to|if|for))|no wait|wait no|i mean|i meant|i lied|actually no)\b", Options)]
     private static partial Regex Correction();
 }

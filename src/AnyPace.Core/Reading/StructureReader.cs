@@ -60,7 +60,7 @@ internal static partial class StructureReader
             return [Make(StructureType.Choreography, false)];
         }
 
-        if (dose.Reps is not null || dose.Sets is not null || dose.AsMany || main.Count(b => b.Reps is not null) * 2 > main.Count)
+        if (dose.Reps is not null || dose.Sets is not null || dose.Rounds is not null || dose.AsMany || main.Count(b => b.Reps is not null) * 2 > main.Count)
         {
             return [Make(StructureType.RepSets, false)];
         }

@@ -26,7 +26,7 @@ public sealed class DescriptionTests
     }
 
     private static IReadOnlyList<DescribedHit> Find(string words, params Move[] moves) =>
-        DescriptionIndex.Build(moves).Find([.. words.Split(' ').Select(WordStem.Of)], t => words.Split(' ')[t].EndsWith('.'));
+        DescriptionIndex.Build(moves).Find([.. words.Split(' ').Select(WordStem.Of)]);
 
     private static Move Bridge(params string[] says) => Make.Lexicon["glute-bridge"] with { Descriptions = [.. says] };
 
@@ -38,10 +38,9 @@ public sealed class DescriptionTests
     }
 
     [Fact]
-    public void Ideas_far_apart_or_in_two_sentences_are_no_description()
+    public void Ideas_far_apart_are_no_description()
     {
         Assert.Empty(Find("hips are stiff today so we take it slow and easy and only later reach the ceiling", Bridge("hip ceiling")));
-        Assert.Empty(Find("soften the hips. ceiling", Bridge("hip ceiling")));
     }
 
     [Fact]

@@ -9,7 +9,8 @@ public sealed class KitTests
         ", ",
         Make.Read(["[0:00] hello and welcome", .. lines]).Kit.Select(k => $"{k.Item} {k.Need.ToString().ToLowerInvariant()}").Order(StringComparer.Ordinal));
 
-    private static string Before(string said) => Kit(
+    /// <summary>The kit of a small class before which something is said.</summary>
+    internal static string Before(string said) => Kit(
         $"[0:05] {said}", "[0:30] let's get started squats here we go", "[0:50] keep going", "[1:10] and rest", "[1:20] lunges here we go", "[1:50] and rest");
 
     [Theory]

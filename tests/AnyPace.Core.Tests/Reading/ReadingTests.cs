@@ -195,4 +195,13 @@ public sealed class ReadingTests
     public void The_same_captions_always_give_the_same_reading() =>
         Assert.Equal(
             Make.Read(Intervals).Bouts.Select(b => (b.Id, b.MoveId, b.Span, b.Side, b.Confidence)), Make.Read(Intervals).Bouts.Select(b => (b.Id, b.MoveId, b.Span, b.Side, b.Confidence)));
+
+    [Fact]
+    public void Changes_of_tempo_are_heard()
+    {
+        var voice = Make.Read(
+            "[0:00] hello and welcome", "[0:10] let's get started squats here we go", "[0:30] now double time", "[0:50] and now pulse it pulse it", "[1:10] slow it down if you need to",
+            "[1:30] and rest").Voice!;
+        Assert.Equal(2, voice.TempoChanges.Length);
+    }
 }

@@ -5,7 +5,8 @@ namespace AnyPace.Core.Tests.ReadingTests;
 /// <summary>Options, cautions, promises and what does not belong, in the many words coaches have for them.</summary>
 public sealed class RemarkTests
 {
-    private static Timeline During(string said) => Make.Read(
+    /// <summary>A small class in which something is said during the first move.</summary>
+    internal static Timeline During(string said) => Make.Read(
         "[0:00] hello and welcome", "[0:10] let's get started squats here we go", $"[0:30] {said}", "[0:50] keep going", "[1:10] and rest", "[1:20] lunges here we go", "[1:50] and rest");
 
     [Theory]
