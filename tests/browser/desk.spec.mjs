@@ -5,6 +5,8 @@ async function openDraft(page, name = "The Wrong Foot") {
   await page.goto("/studio/today");
   await page.locator(".waiting .title", { hasText: name }).click();
   await expect(page.getByRole("heading", { name, level: 1 })).toBeVisible();
+  // The heading is there before the rest of a long page and its script; a key pressed until then goes nowhere.
+  await page.waitForLoadState("load");
 }
 
 test("today says which recording needs attention and why", async ({ page }) => {
@@ -23,6 +25,7 @@ test("doubtful bouts are walked through and agreed with by key", async ({ page }
   expect(before).toBeGreaterThan(1);
   await page.keyboard.press("n");
   await expect(page).toHaveURL(/bout=/);
+  await expect(page.locator('button[data-key="Enter"]')).toBeVisible();
   await page.keyboard.press("Enter");
   await expect(left).toContainText(`${before - 1} doubtful`);
 });
