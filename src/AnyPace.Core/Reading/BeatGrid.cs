@@ -19,10 +19,24 @@ internal sealed class BeatGrid
     public const double LongestRest = 35;
 
     private readonly List<(double At, double Strength)> _votes;
+
+    /// <summary>The moment of each vote within one period.</summary>
+    private readonly double[] _phases;
+
+    /// <summary>For each vote the votes around it for the same moment, itself among them, and how far each is off.</summary>
+    private readonly (int Vote, double Off)[][] _alike;
     private readonly double _work;
     private readonly double _rest;
 
-    private BeatGrid(List<(double At, double Strength)> votes, double work, double rest) => (_votes, _work, _rest) = (votes, work, rest);
+    private BeatGrid(List<(double At, double Strength)> votes, double work, double rest)
+    {
+        (_votes, _work, _rest) = (votes, work, rest);
+        _phases = [.. votes.Select(v => Into(v.At, 0))];
+        _alike = [.. votes.Select((v, i) => Around(v.At, 2 * Reach)
+            .Select(other => (other, Apart(_phases[other], _phases[i])))
+            .Where(o => Math.Abs(o.Item2) <= Tolerance)
+            .ToArray())];
+    }
 
     private double Period => _work + _rest;
 
@@ -73,36 +87,46 @@ internal sealed class BeatGrid
     /// <summary>The moment within one period at which bouts begin around here, by the votes near by.</summary>
     private double? PhaseAt(double at)
     {
-        var from = Clocked.From(_votes, at - (Reach * Period), static v => v.At);
-        var near = new List<(double Phase, double Weight)>();
-        for (var i = from; i < _votes.Count && _votes[i].At <= at + (Reach * Period); i++)
+        var near = Around(at, Reach);
+        if (near.Count == 0)
         {
-            var away = Math.Abs(_votes[i].At - at) / Period;
-            near.Add((Into(_votes[i].At, 0), _votes[i].Strength / (1 + (0.35 * away))));
+            return null;
         }
 
+        var weights = near.Select(i => _votes[i].Strength / (1 + (0.35 * (Math.Abs(_votes[i].At - at) / Period)))).ToArray();
         var best = (Phase: 0.0, Sum: 0.0);
-        foreach (var (phase, _) in near)
+        foreach (var vote in near)
         {
             var (sum, shift) = (0.0, 0.0);
-            foreach (var (other, weight) in near)
+            foreach (var (other, off) in _alike[vote])
             {
-                var off = Apart(other, phase);
-                if (Math.Abs(off) <= Tolerance)
+                if (other >= near[0] && other <= near[^1])
                 {
-                    sum += weight;
-                    shift += off * weight;
+                    sum += weights[other - near[0]];
+                    shift += off * weights[other - near[0]];
                 }
             }
 
             if (sum > best.Sum)
             {
-                best = (phase + (shift / sum), sum);
+                best = (_phases[vote] + (shift / sum), sum);
             }
         }
 
-        var against = near.Where(v => Math.Abs(Apart(v.Phase, best.Phase)) > 2 * Tolerance).Sum(v => v.Weight);
+        var against = near.Where(i => Math.Abs(Apart(_phases[i], best.Phase)) > 2 * Tolerance).Sum(i => weights[i - near[0]]);
         return best.Sum >= Needed && best.Sum > against ? best.Phase : null;
+    }
+
+    /// <summary>The votes that lie within so many periods of a moment.</summary>
+    private List<int> Around(double at, double periods)
+    {
+        var around = new List<int>();
+        for (var i = Clocked.From(_votes, at - (periods * Period), static v => v.At); i < _votes.Count && _votes[i].At <= at + (periods * Period); i++)
+        {
+            around.Add(i);
+        }
+
+        return around;
     }
 
     private double Into(double at, double phase)
@@ -111,10 +135,10 @@ internal sealed class BeatGrid
         return into < 0 ? into + Period : into;
     }
 
-    /// <summary>How far one moment of the period is from another, the shorter way round.</summary>
+    /// <summary>How far one moment of the period is from another, the shorter way round; both are within it, give or take the tolerance.</summary>
     private double Apart(double a, double b)
     {
-        var off = Into(a, b);
-        return off > Period / 2 ? off - Period : off;
+        var off = a - b;
+        return off > Period / 2 ? off - Period : off <= -Period / 2 ? off + Period : off;
     }
 }

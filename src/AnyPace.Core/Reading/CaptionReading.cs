@@ -52,7 +52,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
     /// <summary>A demonstration prescribes and shows; nobody counts or works along.</summary>
     private static ClassKind KindOf(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Bout> bouts, SaidDose dose)
     {
-        var prescribes = Prescription().Count(speech.Text);
+        var prescribes = speech.Find(Prescription()).Count();
         if (prescribes == 0 || (dose.Reps is null && dose.Sets is null && dose.Rounds is null))
         {
             return ClassKind.FollowAlong;
@@ -70,6 +70,6 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
             : counted / minutes < 0.6 && prescribes >= 3 ? ClassKind.Mixed : ClassKind.FollowAlong;
     }
 
-    [GeneratedRegex(@"\b((perform|complete|aim for|you('ll| will| are going to|'re going to|'re gonna| should| want to| can) (do|repeat|perform|complete|want to do|be doing)|i want you to (do|repeat|aim|try)|(?<!\b(we|we'll|we're|to|gonna|let's|us|can|will|i'll|and) )(do|repeat))( \w+){0,4} (\d+ (to \d+ )?(rounds|sets|reps|times|repetitions|of each))|(do|i'd like|i want|aim for|give me) (\d+ of (those|these|them|that)|\d+ sets)( (and|for|times|2|3|twice|sets)){0,3}|\d+ (reps|repetitions|each way|in total)( alternating)?( and)?( again)? (twice|3 times|\d sets)|(do|repeat) (this|these|them|it|the \w+) (once|twice|\d times|every) (a )?(day|week|morning)|(going to|gonna) (show|walk|take) you (through )?(all )?(\w+ )?(exercises|moves|stretches)|i'll (tell|show) you how to put it together|try (this|it) (yourself|at home)|in your own time|on your own|pause the video)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"\G\b((perform|complete|aim for|you('ll| will| are going to|'re going to|'re gonna| should| want to| can) (do|repeat|perform|complete|want to do|be doing)|i want you to (do|repeat|aim|try)|(?<!\b(we|we'll|we're|to|gonna|let's|us|can|will|i'll|and) )(do|repeat))( \w+){0,4} (\d+ (to \d+ )?(rounds|sets|reps|times|repetitions|of each))|(do|i'd like|i want|aim for|give me) (\d+ of (those|these|them|that)|\d+ sets)( (and|for|times|2|3|twice|sets)){0,3}|\d+ (reps|repetitions|each way|in total)( alternating)?( and)?( again)? (twice|3 times|\d sets)|(do|repeat) (this|these|them|it|the \w+) (once|twice|\d times|every) (a )?(day|week|morning)|(going to|gonna) (show|walk|take) you (through )?(all )?(\w+ )?(exercises|moves|stretches)|i'll (tell|show) you how to put it together|try (this|it) (yourself|at home)|in your own time|on your own|pause the video)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex Prescription();
 }

@@ -46,15 +46,15 @@ public static partial class DoseReader
     {
         var evidence = new List<Evidence>();
         var lengths = DurationFinder.Find(speech);
-        var asMany = AsMany().IsMatch(speech.Text);
+        var asMany = speech.Find(AsMany()).Any();
         var beats = Beats(speech, lengths, asMany, evidence);
-        var tabata = Tabata().Match(speech.Text) is { Success: true } t && Note(speech, t, evidence);
+        var tabata = speech.First(Tabata()) is { Success: true } t && Note(speech, t, evidence);
         if (beats.Count == 0 && Alone(speech, lengths, asMany, evidence) is { } alone)
         {
             beats.Add(alone);
         }
 
-        if (beats.Count == 0 && EveryMinute().Match(speech.Text) is { Success: true } minute && Note(speech, minute, evidence))
+        if (beats.Count == 0 && speech.First(EveryMinute()) is { Success: true } minute && Note(speech, minute, evidence))
         {
             beats.Add(new SaidBeat(speech.At(speech.TokenAt(minute.Index)), 60, null));
         }
@@ -69,8 +69,8 @@ public static partial class DoseReader
         var moves = Counted(speech, MovesPerRound(), evidence);
         var reps = Counted(speech, Reps(), evidence);
         var roundRest = First(speech, RoundRest(), evidence);
-        var supersets = Superset().Match(speech.Text) is { Success: true } s && Note(speech, s, evidence);
-        var ladder = Ladder().Match(speech.Text) is { Success: true } l && Note(speech, l, evidence);
+        var supersets = speech.First(Superset()) is { Success: true } s && Note(speech, s, evidence);
+        var ladder = speech.First(Ladder()) is { Success: true } l && Note(speech, l, evidence);
         return new SaidDose(
             beats.Count > 0 ? beats[0].Work : null, beats.Count > 0 ? beats[0].Rest : null, rounds is { High: <= 20 } ? rounds : null,
             sets?.High, moves is { High: >= 2 } ? moves?.High : null, roundRest, reps, tabata, supersets, ladder,
@@ -123,7 +123,7 @@ public static partial class DoseReader
             }
         }
 
-        foreach (Match match in Split().Matches(speech.Text).Concat(SplitSaid().Matches(speech.Text)))
+        foreach (Match match in speech.Find(Split()).Concat(speech.Find(SplitSaid())))
         {
             Add(speech.TokenAt(match.Index), double.Parse(match.Groups["w"].Value, CultureInfo.InvariantCulture), double.Parse(match.Groups["r"].Value, CultureInfo.InvariantCulture));
         }
@@ -147,14 +147,14 @@ public static partial class DoseReader
 
     private static CountRange? Twice(Speech speech, List<Evidence> evidence)
     {
-        var match = TwiceSaid().Match(speech.Text);
+        var match = speech.First(TwiceSaid());
         return match.Success && Note(speech, match, evidence) ? CountRange.Of(2) : null;
     }
 
     /// <summary>"Each move twice before we go on".</summary>
     private static CountRange? EachTwice(Speech speech, List<Evidence> evidence)
     {
-        var match = EachTwiceSaid().Match(speech.Text);
+        var match = speech.First(EachTwiceSaid());
         return match.Success && Note(speech, match, evidence) ? CountRange.Of(match.Groups["n"].Success ? match.Groups["n"].Value[0] - '0' : 2) : null;
     }
 
@@ -171,7 +171,7 @@ public static partial class DoseReader
 
     private static double? First(Speech speech, Regex regex, List<Evidence> evidence)
     {
-        var match = regex.Match(speech.Text);
+        var match = speech.First(regex);
         if (!match.Success)
         {
             return null;
@@ -191,7 +191,7 @@ public static partial class DoseReader
 
     private static CountRange? Counted(Speech speech, Regex regex, List<Evidence> evidence)
     {
-        foreach (Match match in regex.Matches(speech.Text))
+        foreach (var match in speech.Find(regex))
         {
             if (Range(match) is { } range)
             {
@@ -224,39 +224,39 @@ public static partial class DoseReader
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b(?<w>\d{2}) ?(/|by|and )?(?<r>\d{2}) (split|format|intervals?|work to rest|style|protocol)\b", Options)]
+    [GeneratedRegex(@"\G\b(?<w>\d{2}) ?(/|by|and )?(?<r>\d{2}) (split|format|intervals?|work to rest|style|protocol)\b", Options)]
     private static partial Regex Split();
 
     /// <summary>Two bare numbers after words that announce them: "it's going to be 45 15", "my timer is set to 40 and 20".</summary>
-    [GeneratedRegex(@"\b(going to be|timer( is)?( set)?( to| for| at| on)|intervals? (is|are|of)|format is|(it's|its|a|this is a|classic|good old|simple|usual|standard)( (a|classic|good old|simple|usual|standard|the))*|(do|doing|today is)( a)?) (?<w>[2-9][05]) ?(/|by|and )?(?<r>[1-6]?[05])\b(?! (seconds?|minutes?|reps?|pounds?|kilos?|of|more|to))", Options)]
+    [GeneratedRegex(@"\G\b(going to be|timer( is)?( set)?( to| for| at| on)|intervals? (is|are|of)|format is|(it's|its|a|this is a|classic|good old|simple|usual|standard)( (a|classic|good old|simple|usual|standard|the))*|(do|doing|today is)( a)?) (?<w>[2-9][05]) ?(/|by|and )?(?<r>[1-6]?[05])\b(?! (seconds?|minutes?|reps?|pounds?|kilos?|of|more|to))", Options)]
     private static partial Regex SplitSaid();
 
     [GeneratedRegex(@"\b((no|without|zero|0|any) (rest|break|breaks|rests|stopping|recovery|pauses?)|straight (in ?to|on to|onto) the next|back to back|1 after (the other|another)|(roll|flow|go|move)(ing)? (straight |right )?(from 1 )?(in ?)?to the next)\b", Options)]
     private static partial Regex NoRest();
 
-    [GeneratedRegex(@"\b(?<w>\d{1,3}|a|1)? ?(?<wu>seconds?|minutes?) ?(of )?(rest|break|off)? ?((in )?between (the )?(rounds?|sets|circuits?|blocks?)|((at|when|once|after) ){1,2}(the end of |we finish |you finish |you've done )?(each|every|the|a|that) (round|circuit|block)\b)|\bthen (a|1|(?<w>\d{1,3})) (?<wu>seconds?|minutes?) (of )?(rest|break|off|breather|recovery)? ?(and|before|then) (we |you )?(do|go|repeat|start|run)\b|\btake (a|1)? ?(?<w>)(?<wu>minute) (between|after each) round", Options)]
+    [GeneratedRegex(@"\G(?:\b(?<w>\d{1,3}|a|1)? ?(?<wu>seconds?|minutes?) ?(of )?(rest|break|off)? ?((in )?between (the )?(rounds?|sets|circuits?|blocks?)|((at|when|once|after) ){1,2}(the end of |we finish |you finish |you've done )?(each|every|the|a|that) (round|circuit|block)\b)|\bthen (a|1|(?<w>\d{1,3})) (?<wu>seconds?|minutes?) (of )?(rest|break|off|breather|recovery)? ?(and|before|then) (we |you )?(do|go|repeat|start|run)\b|\btake (a|1)? ?(?<w>)(?<wu>minute) (between|after each) round)", Options)]
     private static partial Regex RoundRest();
 
-    [GeneratedRegex(@"\b(?<n>\d{1,2})( to | or |-| )?(?<m>\d{1,2})? (total |full |more |complete |whole )?(rounds|times (through|round|around|over)|laps|of (those|these|the) (rounds|circuits))\b(?! of \d+ minutes at)|\b(?<n>\d) round (workout|circuit|class|session)\b|\bround (number )?\d of (?<n>\d)\b|\b(the (list|sequence|series|lot|flow|circuit)|both( exercises| moves)?|(all|these) \d( exercises| moves)?) (?<n>\d)( to | or )?(?<m>\d)? times\b|\b(through|circuit|repeat(ed|ing)?( it| this| that| them| everything| the whole thing)?|do (it|this|that|them|everything|the whole thing)( all)?|(go|going) (a?round|through)( (it|this|that|them|these|each \w+|everything|the whole \w+))?|we do|(do|perform|complete|repeat) each \w+)( [\w']+)? (?<n>\d)( to | or )?(?<m>\d)? times\b", Options)]
+    [GeneratedRegex(@"\G(?:\b(?<n>\d{1,2})( to | or |-| )?(?<m>\d{1,2})? (total |full |more |complete |whole )?(rounds|times (through|round|around|over)|laps|of (those|these|the) (rounds|circuits))\b(?! of \d+ minutes at)|\b(?<n>\d) round (workout|circuit|class|session)\b|\bround (number )?\d of (?<n>\d)\b|\b(the (list|sequence|series|lot|flow|circuit)|both( exercises| moves)?|(all|these) \d( exercises| moves)?) (?<n>\d)( to | or )?(?<m>\d)? times\b|\b(through|circuit|repeat(ed|ing)?( it| this| that| them| everything| the whole thing)?|do (it|this|that|them|everything|the whole thing)( all)?|(go|going) (a?round|through)( (it|this|that|them|these|each \w+|everything|the whole \w+))?|we do|(do|perform|complete|repeat) each \w+)( [\w']+)? (?<n>\d)( to | or )?(?<m>\d)? times\b)", Options)]
     private static partial Regex Rounds();
 
-    [GeneratedRegex(@"\b(twice (through|over|round|around)|(through|do|repeat|goes?|going|round|it all|thing|them|that|this|it|everything|circuit|lot|set|sequence|each|all|moves|exercises) twice|2 times|2 times through|(a second|another|1 more) time (through|round|around)|(do|go through|run|repeat) (it|that|this|them|everything|the (whole|entire) (thing|circuit|lot|round))( all)? (over )?again|(go|going|do|doing|run|come) (back )?(through )?(it|this|that|them|everything|the whole \w+)( all)?( again)? (a second|another|1 more) time|(go|come) (back )?(a?round|through) (it )?again|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once))\b", Options)]
+    [GeneratedRegex(@"\G\b(twice (through|over|round|around)|(through|do|repeat|goes?|going|round|it all|thing|them|that|this|it|everything|circuit|lot|set|sequence|each|all|moves|exercises) twice|2 times|2 times through|(a second|another|1 more) time (through|round|around)|(do|go through|run|repeat) (it|that|this|them|everything|the (whole|entire) (thing|circuit|lot|round))( all)? (over )?again|(go|going|do|doing|run|come) (back )?(through )?(it|this|that|them|everything|the whole \w+)( all)?( again)? (a second|another|1 more) time|(go|come) (back )?(a?round|through) (it )?again|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once))\b", Options)]
     private static partial Regex TwiceSaid();
 
-    [GeneratedRegex(@"\b(each|every|1) (move|exercise|movement|1)( is)?( done| going)? (twice|(?<n>[2-5]) times)\b(?! (through|round|around))", Options)]
+    [GeneratedRegex(@"\G\b(each|every|1) (move|exercise|movement|1)( is)?( done| going)? (twice|(?<n>[2-5]) times)\b(?! (through|round|around))", Options)]
     private static partial Regex EachTwiceSaid();
 
     /// <summary>As many rounds as fit: repetitions without a set number of rounds.</summary>
-    [GeneratedRegex(@"\b(amraps?|am rap|as many (rounds|reps|times|sets) as)\b", Options)]
+    [GeneratedRegex(@"\G\b(amraps?|am rap|as many (rounds|reps|times|sets) as)\b", Options)]
     private static partial Regex AsMany();
 
-    [GeneratedRegex(@"\b(?<n>[2-9])( to | or )?(?<m>\d)? circuits\b", Options)]
+    [GeneratedRegex(@"\G\b(?<n>[2-9])( to | or )?(?<m>\d)? circuits\b", Options)]
     private static partial Regex Circuits();
 
-    [GeneratedRegex(@"\b(?<n>\d{1,2})( to | or | )?(?<m>\d{1,2})? sets\b|\bset (number )?\d of (?<n>\d)\b|\b(first|second|third|last|next|1st|2nd|3rd) set of (?<n>[2-6])\b(?! (each|reps?))", Options)]
+    [GeneratedRegex(@"\G(?:\b(?<n>\d{1,2})( to | or | )?(?<m>\d{1,2})? sets\b|\bset (number )?\d of (?<n>\d)\b|\b(first|second|third|last|next|1st|2nd|3rd) set of (?<n>[2-6])\b(?! (each|reps?)))", Options)]
     private static partial Regex Sets();
 
-    [GeneratedRegex(@"\b(?<n>\d{1,2})( (?!\d|rounds|reps?|seconds?|minutes?|sets|more|of|times|to|or|on|off|each|for|and|weeks?|days?)[\w']+){0,2} (exercises|moves|movements|stations|positions)\b|\bcircuits? of (?<n>\d{1,2})\b(?! (minutes?|seconds?|rounds?))", Options)]
+    [GeneratedRegex(@"\G(?:\b(?<n>\d{1,2})( (?!\d|rounds|reps?|seconds?|minutes?|sets|more|of|times|to|or|on|off|each|for|and|weeks?|days?)[\w']+){0,2} (exercises|moves|movements|stations|positions)\b|\bcircuits? of (?<n>\d{1,2})\b(?! (minutes?|seconds?|rounds?)))", Options)]
     private static partial Regex MovesPerRound();
 
     [GeneratedRegex(@"\b(?<n>\d{1,3})( to | or |-| )?(?<m>\d{1,3})? (reps?|repetitions?|of each|of (everything|every \w+)|on each|each (side|leg|way|arm)|per (side|leg|arm|exercise|move)|times each|on each side|a side)\b|\bsets of (?<n>\d{1,3})( to )?(?<m>\d{1,3})?\b", Options)]
@@ -267,15 +267,15 @@ public static partial class DoseReader
     private static partial Regex RepsOfThis();
 
     /// <summary>A new move begins with each minute; what is left of the minute is rest.</summary>
-    [GeneratedRegex(@"\b(emoms?|e mom|every minute on the minute|on the minute every minute)\b", Options)]
+    [GeneratedRegex(@"\G\b(emoms?|e mom|every minute on the minute|on the minute every minute)\b", Options)]
     private static partial Regex EveryMinute();
 
-    [GeneratedRegex(@"\b(tabata|tabatas|20 (seconds )?on (and )?10 (seconds )?off|8 rounds of 20)\b", Options)]
+    [GeneratedRegex(@"\G\b(tabata|tabatas|20 (seconds )?on (and )?10 (seconds )?off|8 rounds of 20)\b", Options)]
     private static partial Regex Tabata();
 
-    [GeneratedRegex(@"\b(super ?sets?|trisets?|tri sets?|giant sets?|pair(s)? of exercises|pair(ing|ed)?( up)? (the |our |2 )?(exercises|moves)|in pairs|a1 (and|a2)|a 1 and a 2|back to back (with|exercises|pair))\b", Options)]
+    [GeneratedRegex(@"\G\b(super ?sets?|trisets?|tri sets?|giant sets?|pair(s)? of exercises|pair(ing|ed)?( up)? (the |our |2 )?(exercises|moves)|in pairs|a1 (and|a2)|a 1 and a 2|back to back (with|exercises|pair))\b", Options)]
     private static partial Regex Superset();
 
-    [GeneratedRegex(@"\b(ladder|add(ing|s)? (on )?(on|1|a|another|1 more|a new|1 new) (exercise|move|movement)( on)?( each| every| at| to the)?|add on (workout|round|class|style|format)|pyramid)\b", Options)]
+    [GeneratedRegex(@"\G\b(ladder|add(ing|s)? (on )?(on|1|a|another|1 more|a new|1 new) (exercise|move|movement)( on)?( each| every| at| to the)?|add on (workout|round|class|style|format)|pyramid)\b", Options)]
     private static partial Regex Ladder();
 }

@@ -86,7 +86,7 @@ internal static partial class FactReader
         }
 
         var start = speech.Text[..Math.Min(speech.Text.Length, 900)];
-        foreach (Match match in Minutes().Matches(speech.Text).Concat(MinutesSaid().Matches(start)))
+        foreach (Match match in speech.Find(Minutes()).Concat(MinutesSaid().Matches(start)))
         {
             var n = double.Parse(match.Groups["n"].Value, CultureInfo.InvariantCulture);
             if (n >= (match.Groups[0].Value.EndsWith("minutes", StringComparison.Ordinal) ? 7 : 4) && n <= 120 && !minutes.Contains(n))
@@ -96,10 +96,10 @@ internal static partial class FactReader
         }
 
         var opening = speech.Text[..Math.Min(speech.Text.Length, 3000)];
-        var impact = ImpactSaid().Match(speech.Text);
+        var impact = speech.First(ImpactSaid());
         var level = LevelSaid().Match(opening);
-        var week = PerWeek().Match(speech.Text);
-        var weeks = ForWeeks().Match(speech.Text);
+        var week = speech.First(PerWeek());
+        var weeks = speech.First(ForWeeks());
         return new Stated(
             [.. minutes.Take(4)],
             impact.Success ? impact.Value.StartsWith("high", StringComparison.Ordinal) ? "high" : "low" : null,
@@ -112,7 +112,7 @@ internal static partial class FactReader
         };
     }
 
-    public static bool PartOfSeries(Speech speech) => Series().IsMatch(speech.Text);
+    public static bool PartOfSeries(Speech speech) => speech.Find(Series()).Any();
 
     private static Seconds Time(Speech speech, int token) => new(Math.Round(speech.At(token), 1));
 
@@ -134,7 +134,7 @@ internal static partial class FactReader
         var found = new List<(string Kind, int Token, Match Match)>();
         foreach (var (kind, pattern) in patterns)
         {
-            foreach (Match match in pattern.Matches(speech.Text))
+            foreach (var match in speech.Find(pattern))
             {
                 if (!inNames.Contains(speech.TokenAt(match.Index + match.Length - 1)))
                 {
@@ -166,88 +166,88 @@ internal static partial class FactReader
 
     private const RegexOptions Plain = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b(doctor|physician|gp\b|midwife|osteopath|physio(therapist)?|medical (condition|professional|advice)|health (professional|condition|issues?)|pregnan\w+|postnatal|heart (condition|problem)|(high|low|your) blood pressure|injur(y|ies|ed))\b", Plain)]
+    [GeneratedRegex(@"\G\b(doctor|physician|gp\b|midwife|osteopath|physio(therapist)?|medical (condition|professional|advice)|health (professional|condition|issues?)|pregnan\w+|postnatal|heart (condition|problem)|(high|low|your) blood pressure|injur(y|ies|ed))\b", Plain)]
     private static partial Regex Medical();
 
-    [GeneratedRegex(@"\b(dizz(y|iness)|light ?headed|faint|head rush|woozy|blood (rush\w*|will rush))\b", Plain)]
+    [GeneratedRegex(@"\G\b(dizz(y|iness)|light ?headed|faint|head rush|woozy|blood (rush\w*|will rush))\b", Plain)]
     private static partial Regex Dizzy();
 
-    [GeneratedRegex(@"\b((any|feel|feeling|sharp|no|if it|never|shouldn't|through|into) (pain|hurts?)|(doesn't|don't|does not|isn't) feel (right|good|comfortable|nice)|pain ?free|pinch\w*|discomfort|listen to your (body|bodies)|if (it|this|anything) hurts|sore (back|knees?|neck|shoulders?))\b", Plain)]
+    [GeneratedRegex(@"\G\b((any|feel|feeling|sharp|no|if it|never|shouldn't|through|into) (pain|hurts?)|(doesn't|don't|does not|isn't) feel (right|good|comfortable|nice)|pain ?free|pinch\w*|discomfort|listen to your (body|bodies)|if (it|this|anything) hurts|sore (back|knees?|neck|shoulders?))\b", Plain)]
     private static partial Regex Pain();
 
-    [GeneratedRegex(@"\b((don't let|careful|watch|protect|mind|look after|avoid|make sure|keep|keeping)( [\w']+){0,4} knees?( [\w']+){0,5} (behind|over|past|cav\w*|collaps\w*|in line|inwards?|in|toes|lock\w*)|knees?( [\w']+){0,3} (don't|not|never)( [\w']+){0,3} (past|over|beyond|in|inwards?|collapse|cave)|(bad|sore|dodgy|sensitive) knees?|knees?( [\w']+){0,2} (in line|track\w*|stay\w* (over|behind|in line)|over (the|your) (second|middle|ankles?))|(land\w*|land) (soft\w*|light\w*|quiet\w*)( [\w']+){0,5} knees?|knees?( [\w']+){0,4} (when|as) you land|soft (in the |through the )?knees?|knees? (soft|bent)( [\w']+){0,3} land\w*|bad( [\w']+)? knees?|if (your|the|those) knees?( [\w']+){0,2} (talk|moan|grumbl|complain|scream|shout|bother|hurt|ach|click|object|protest|sore|unhappy|grumpy|tender|don't like|aren't happy)\w*|knees?( [\w']+)? (directly|right|stacked|stays?) (right |directly |just )?(over|above) (your|the|that) ankles?|knees? (are |is )?(issues?|problems?|injur\w+|pain)|lock\w* (out )?(your|the|those) knees?|(kind to|look after|easy on|pressure (on|off)|gentle on|mindful of)( [\w']+){0,2} knees?|knees?( [\w']+){0,3} (over|past|beyond|behind)( [\w']+)? toes?|protect (your|the|those) knees?)\b", Plain)]
+    [GeneratedRegex(@"\G\b((don't let|careful|watch|protect|mind|look after|avoid|make sure|keep|keeping)( [\w']+){0,4} knees?( [\w']+){0,5} (behind|over|past|cav\w*|collaps\w*|in line|inwards?|in|toes|lock\w*)|knees?( [\w']+){0,3} (don't|not|never)( [\w']+){0,3} (past|over|beyond|in|inwards?|collapse|cave)|(bad|sore|dodgy|sensitive) knees?|knees?( [\w']+){0,2} (in line|track\w*|stay\w* (over|behind|in line)|over (the|your) (second|middle|ankles?))|(land\w*|land) (soft\w*|light\w*|quiet\w*)( [\w']+){0,5} knees?|knees?( [\w']+){0,4} (when|as) you land|soft (in the |through the )?knees?|knees? (soft|bent)( [\w']+){0,3} land\w*|bad( [\w']+)? knees?|if (your|the|those) knees?( [\w']+){0,2} (talk|moan|grumbl|complain|scream|shout|bother|hurt|ach|click|object|protest|sore|unhappy|grumpy|tender|don't like|aren't happy)\w*|knees?( [\w']+)? (directly|right|stacked|stays?) (right |directly |just )?(over|above) (your|the|that) ankles?|knees? (are |is )?(issues?|problems?|injur\w+|pain)|lock\w* (out )?(your|the|those) knees?|(kind to|look after|easy on|pressure (on|off)|gentle on|mindful of)( [\w']+){0,2} knees?|knees?( [\w']+){0,3} (over|past|beyond|behind)( [\w']+)? toes?|protect (your|the|those) knees?)\b", Plain)]
     private static partial Regex Knees();
 
-    [GeneratedRegex(@"\b((don't|avoid|not|no|without|careful|watch|protect|look after|stop|prevent)( [\w']+){0,5} (lower|your|the|that) back\b( [\w']+){0,2}|(bad|sore|dodgy) (lower )?backs?|(lower )?back (issues?|problems?|pain|trouble|injur\w+)|protect (your|the|that) (lower )?back|(?<!\b(and|then|to|or|,) )lower back (glued|pressed|flat|into|pushed|on|stays?)|(don't|avoid|no|not) (arch|sag|sink|dip|round)\w*|\bback (doesn't|don't|isn't|does not|won't|never) (arch|sag|sink|dip|round|lift|pop|come)\w*|(low|lower) back (press\w*|push\w*|glued|flat|stays?|connected|heavy)( [\w']+){0,2} (into|to|on|against|down)|(low|lower) back (flat|down on|against|into)|(hips?|back|belly|tummy|bum|bottom) (sag|sink|dip|drop|collapse)\w*|(feel|feeling|felt) (it|this|that|anything)( [\w']+){0,3} (lower )?back|(careful|mindful|kind|gentle|easy|pressure|strain)( [\w']+){0,3} (lower )?back)\b", Plain)]
+    [GeneratedRegex(@"\G\b((don't|avoid|not|no|without|careful|watch|protect|look after|stop|prevent)( [\w']+){0,5} (lower|your|the|that) back\b( [\w']+){0,2}|(bad|sore|dodgy) (lower )?backs?|(lower )?back (issues?|problems?|pain|trouble|injur\w+)|protect (your|the|that) (lower )?back|(?<!\b(and|then|to|or|,) )lower back (glued|pressed|flat|into|pushed|on|stays?)|(don't|avoid|no|not) (arch|sag|sink|dip|round)\w*|\bback (doesn't|don't|isn't|does not|won't|never) (arch|sag|sink|dip|round|lift|pop|come)\w*|(low|lower) back (press\w*|push\w*|glued|flat|stays?|connected|heavy)( [\w']+){0,2} (into|to|on|against|down)|(low|lower) back (flat|down on|against|into)|(hips?|back|belly|tummy|bum|bottom) (sag|sink|dip|drop|collapse)\w*|(feel|feeling|felt) (it|this|that|anything)( [\w']+){0,3} (lower )?back|(careful|mindful|kind|gentle|easy|pressure|strain)( [\w']+){0,3} (lower )?back)\b", Plain)]
     private static partial Regex LowerBack();
 
-    [GeneratedRegex(@"\b((don't|avoid|not|careful|protect|no)( [\w']+){0,4} (neck|chin)|chin (off|away from|up off) (your|the) chest|(space|gap|orange|apple|egg|ball|fist|peach|grapefruit)( [\w']+){0,2} (under|between|beneath) (your|the) chin|(long|relaxed|neutral|soft) (in )?(the |your )?neck|(keep|back of) (the|your) neck( [\w']+)? (long|relaxed|soft|neutral)|(strain|pull|tension|pressure|yank|crank|tug|jerk)\w*( [\w']+){0,3} (neck|head)\b|neck( [\w']+){0,4} (don't|not|no|without)( [\w']+)? (crank|pull|strain|force|tension|tens)\w*|(bother|hurt|strain|tir|stress|ach)\w*( [\w']+){0,2} neck|neck (issues?|problems?|pain|gets (tired|sore)|(is |feels |starts to )?(hurts?|sore|tired|strain\w*|bother\w*|complain\w*)))\b", Plain)]
+    [GeneratedRegex(@"\G\b((don't|avoid|not|careful|protect|no)( [\w']+){0,4} (neck|chin)|chin (off|away from|up off) (your|the) chest|(space|gap|orange|apple|egg|ball|fist|peach|grapefruit)( [\w']+){0,2} (under|between|beneath) (your|the) chin|(long|relaxed|neutral|soft) (in )?(the |your )?neck|(keep|back of) (the|your) neck( [\w']+)? (long|relaxed|soft|neutral)|(strain|pull|tension|pressure|yank|crank|tug|jerk)\w*( [\w']+){0,3} (neck|head)\b|neck( [\w']+){0,4} (don't|not|no|without)( [\w']+)? (crank|pull|strain|force|tension|tens)\w*|(bother|hurt|strain|tir|stress|ach)\w*( [\w']+){0,2} neck|neck (issues?|problems?|pain|gets (tired|sore)|(is |feels |starts to )?(hurts?|sore|tired|strain\w*|bother\w*|complain\w*)))\b", Plain)]
     private static partial Regex Neck();
 
-    [GeneratedRegex(@"\b((don't|avoid|careful|protect)( [\w']+){0,4} shoulders?( [\w']+){0,4} (ears?|shrug|hurt|pain)|(bad|sore|dodgy) shoulders?|shoulders? (injur\w+|issues?|problems?|pain)|shoulders?( [\w']+){0,3} (to|towards|up to|away from) (your|the) ears|(relax|drop|soften|release)( [\w']+){0,2} shoulders?( [\w']+){0,2} (down|away|creep\w*|from)|shoulders?( [\w']+){0,4} (creep|hunch|sneak)\w*|shoulders? (relaxed|down) (and )?(away|relaxed|back)|(no|not|avoid|without|don't|stop) shrug\w*|shoulders? (hurts?|are sore|is sore|bother\w*))\b", Plain)]
+    [GeneratedRegex(@"\G\b((don't|avoid|careful|protect)( [\w']+){0,4} shoulders?( [\w']+){0,4} (ears?|shrug|hurt|pain)|(bad|sore|dodgy) shoulders?|shoulders? (injur\w+|issues?|problems?|pain)|shoulders?( [\w']+){0,3} (to|towards|up to|away from) (your|the) ears|(relax|drop|soften|release)( [\w']+){0,2} shoulders?( [\w']+){0,2} (down|away|creep\w*|from)|shoulders?( [\w']+){0,4} (creep|hunch|sneak)\w*|shoulders? (relaxed|down) (and )?(away|relaxed|back)|(no|not|avoid|without|don't|stop) shrug\w*|shoulders? (hurts?|are sore|is sore|bother\w*))\b", Plain)]
     private static partial Regex Shoulders();
 
-    [GeneratedRegex(@"\b((bad|sore|dodgy|weak|hurt(s|ing)?|protect|careful|hard on|tough on|too much (on|for)|pressure (off|out of)|bother\w*)( [\w']+){0,3} wrists?|wrists?( [\w']+){0,3} (getting )?(sore|tired|ach\w+)|(kind to|easy on|pressure (on|off)|gentle on)( [\w']+){0,2} wrists?|wrists? (are |is |feel )?(hurts?|issues?|problems?|pain|sore|tired|achy|don't))\b", Plain)]
+    [GeneratedRegex(@"\G\b((bad|sore|dodgy|weak|hurt(s|ing)?|protect|careful|hard on|tough on|too much (on|for)|pressure (off|out of)|bother\w*)( [\w']+){0,3} wrists?|wrists?( [\w']+){0,3} (getting )?(sore|tired|ach\w+)|(kind to|easy on|pressure (on|off)|gentle on)( [\w']+){0,2} wrists?|wrists? (are |is |feel )?(hurts?|issues?|problems?|pain|sore|tired|achy|don't))\b", Plain)]
     private static partial Regex Wrists();
 
-    [GeneratedRegex(@"\b(don't (forget to |hold your )breath?e?|(don't|no|not|stop|avoid) (be )?hold(ing)? (it|that|your breath|the breath)( in)?|breath hold\w*|breathe normally|(remember|don't forget|make sure)( [\w']+){0,3} (to )?breathe?|keep breathing|make sure( [\w']+){0,2} breathing)\b", Plain)]
+    [GeneratedRegex(@"\G\b(don't (forget to |hold your )breath?e?|(don't|no|not|stop|avoid) (be )?hold(ing)? (it|that|your breath|the breath)( in)?|breath hold\w*|breathe normally|(remember|don't forget|make sure)( [\w']+){0,3} (to )?breathe?|keep breathing|make sure( [\w']+){0,2} breathing)\b", Plain)]
     private static partial Regex Breathing();
 
-    [GeneratedRegex(@"\b((lose|losing|keep|struggle|trouble|help)( [\w']+){0,4} balance|find a (spot|point)|hold on(to)?( to)? (a|the|something)( [\w']+){0,2} (for )?(balance|support|chair|wall|sturdy|stable)|for balance)\b", Plain)]
+    [GeneratedRegex(@"\G\b((lose|losing|keep|struggle|trouble|help)( [\w']+){0,4} balance|find a (spot|point)|hold on(to)?( to)? (a|the|something)( [\w']+){0,2} (for )?(balance|support|chair|wall|sturdy|stable)|for balance)\b", Plain)]
     private static partial Regex Balance();
 
-    [GeneratedRegex(@"\b(bare ?foot|(wear|put on|put|need|supportive|good|grab|wearing|got|keep|take off)( [\w']+){0,3} (shoes|trainers|sneakers)( on| off)?)\b", Plain)]
+    [GeneratedRegex(@"\G\b(bare ?foot|(wear|put on|put|need|supportive|good|grab|wearing|got|keep|take off)( [\w']+){0,3} (shoes|trainers|sneakers)( on| off)?)\b", Plain)]
     private static partial Regex Footwear();
 
-    [GeneratedRegex(@"\b((clear|enough|plenty of|some|make sure|little|bit of) ([\w']+ ){0,4}(space|room)\b(?! temperature)|chair( [\w']+){0,5} (stable|sturdy|secure|against|slide|slip|move)|(sturdy|stable) chair|non ?slip|(mat|rug|towel|floor|carpet)( [\w']+){0,3} (slip|slid|mov)\w*|(nothing|anything|something|nobody|no one)( [\w']+){0,3} (trip|bump|knock|hit|in (the|your) way|(behind|around|near|next to|in front of) you)|trip (over|on)|(watch|mind|careful)( [\w']+){0,4} (furniture|coffee table|ceiling|surroundings))\b", Plain)]
+    [GeneratedRegex(@"\G\b((clear|enough|plenty of|some|make sure|little|bit of) ([\w']+ ){0,4}(space|room)\b(?! temperature)|chair( [\w']+){0,5} (stable|sturdy|secure|against|slide|slip|move)|(sturdy|stable) chair|non ?slip|(mat|rug|towel|floor|carpet)( [\w']+){0,3} (slip|slid|mov)\w*|(nothing|anything|something|nobody|no one)( [\w']+){0,3} (trip|bump|knock|hit|in (the|your) way|(behind|around|near|next to|in front of) you)|trip (over|on)|(watch|mind|careful)( [\w']+){0,4} (furniture|coffee table|ceiling|surroundings))\b", Plain)]
     private static partial Regex Space();
 
-    [GeneratedRegex(@"\b((don't|do not) go too heavy|(start|begin|go)( off)? (with )?(a )?(light|lighter|small)( weights?| dumbbells?| bands?)?( [\w']+){0,2} (and|then|build|first|until|till)|build( it)? up( slowly| gradually| over)|work your way up|(choose|pick|use) (a |your )?(lighter|weight)( [\w']+){0,5}|go lighter|too heavy|lighter weights? if)\b", Plain)]
+    [GeneratedRegex(@"\G\b((don't|do not) go too heavy|(start|begin|go)( off)? (with )?(a )?(light|lighter|small)( weights?| dumbbells?| bands?)?( [\w']+){0,2} (and|then|build|first|until|till)|build( it)? up( slowly| gradually| over)|work your way up|(choose|pick|use) (a |your )?(lighter|weight)( [\w']+){0,5}|go lighter|too heavy|lighter weights? if)\b", Plain)]
     private static partial Regex LoadCare();
 
-    [GeneratedRegex(@"\b((make sure|please|you should|ensure)( [\w']+){0,5} warm(ed)? ?up|don't skip( [\w']+){0,3} warm ?up|(do|done) (a|your|some)( [\w']+)? warm ?up|(don't|never|not)( [\w']+){0,4} cold\b|(make sure|be) (you're|you are|nice and|already|properly) warm)\b", Plain)]
+    [GeneratedRegex(@"\G\b((make sure|please|you should|ensure)( [\w']+){0,5} warm(ed)? ?up|don't skip( [\w']+){0,3} warm ?up|(do|done) (a|your|some)( [\w']+)? warm ?up|(don't|never|not)( [\w']+){0,4} cold\b|(make sure|be) (you're|you are|nice and|already|properly) warm)\b", Plain)]
     private static partial Regex WarmUpCare();
 
-    [GeneratedRegex(@"\b((burn\w*|torch\w*|blast\w*)( [\w']+){0,4} calories|calorie burn\w*|(?<n>\d{2,4}) calories|calories)\b", Plain)]
+    [GeneratedRegex(@"\G\b((burn\w*|torch\w*|blast\w*)( [\w']+){0,4} calories|calorie burn\w*|(?<n>\d{2,4}) calories|calories)\b", Plain)]
     private static partial Regex Calories();
 
-    [GeneratedRegex(@"\b((lose|drop|shed|losing|dropping|shedding)(?! (to|down to|the|your|it|them|1)\b)( [\w']+){0,3} (weight(?!s)|pounds|kilos|inches|fat)|weight loss|slim(ming)? down(?! (your|the|that) (waist|belly|tummy|thighs|arms))|(drop|lose|down) (a|1|2|two) (dress|clothes|jeans) sizes?|dress size|(weight|pounds|kilos) (will )?(fall|drop|melt)\w* off)\b", Plain)]
+    [GeneratedRegex(@"\G\b((lose|drop|shed|losing|dropping|shedding)(?! (to|down to|the|your|it|them|1)\b)( [\w']+){0,3} (weight(?!s)|pounds|kilos|inches|fat)|weight loss|slim(ming)? down(?! (your|the|that) (waist|belly|tummy|thighs|arms))|(drop|lose|down) (a|1|2|two) (dress|clothes|jeans) sizes?|dress size|(weight|pounds|kilos) (will )?(fall|drop|melt)\w* off)\b", Plain)]
     private static partial Regex WeightLoss();
 
-    [GeneratedRegex(@"\b((burn|melt|torch|blast|shred|incinerat)\w*( [\w']+){0,4} fat|fat[ -]?(burn|melt|blast|torch)\w*|fat loss)\b", Plain)]
+    [GeneratedRegex(@"\G\b((burn|melt|torch|blast|shred|incinerat)\w*( [\w']+){0,4} fat|fat[ -]?(burn|melt|blast|torch)\w*|fat loss)\b", Plain)]
     private static partial Regex FatBurning();
 
-    [GeneratedRegex(@"\b((belly|arm|back|thigh|tummy|stomach|bra|hip) (fat|bulge|rolls?)|love handles|(slim\w*|shrink\w*|smaller|flat\w*|sculpt|trim\w*|cinch\w*|tone up|toning)( [\w']+){0,3} (waist|belly|tummy|stomach|thighs)|(flat|flatter) (tummy|belly|stomach|abs)|(get rid of|lose|target|shift|say goodbye to|banish)( [\w']+){0,3} (belly|tummy|gut|double chin|cellulite|waist|arm fat)|waist ?lines?|(hourglass|tiny|small|snatched)( [\w']+)? waist)\b", Plain)]
+    [GeneratedRegex(@"\G\b((belly|arm|back|thigh|tummy|stomach|bra|hip) (fat|bulge|rolls?)|love handles|(slim\w*|shrink\w*|smaller|flat\w*|sculpt|trim\w*|cinch\w*|tone up|toning)( [\w']+){0,3} (waist|belly|tummy|stomach|thighs)|(flat|flatter) (tummy|belly|stomach|abs)|(get rid of|lose|target|shift|say goodbye to|banish)( [\w']+){0,3} (belly|tummy|gut|double chin|cellulite|waist|arm fat)|waist ?lines?|(hourglass|tiny|small|snatched)( [\w']+)? waist)\b", Plain)]
     private static partial Regex SpotReduction();
 
-    [GeneratedRegex(@"\b((cure|heal|fix|reliev|treat|gets? rid of|prevent|eliminat|eas|help with|good for|great for|brilliant for|amazing for|perfect for|wonderful for|fantastic for|cur)\w*( [\w']+){0,4} (pain|aches?|arthritis|diabetes|anxiety|depression|injur(y|ies)|sciatica|osteoporosis|posture)|boost\w* (your |the )?(immune|metabolism|immunity)|(lower|reduc|improv)\w* (your )?(blood pressure|cholesterol|blood sugar|bone density|risk|stress|anxiety|sleep|mood|mental health|circulation|digestion|immun\w+|insomnia)|(detox\w*|toxins?)|good for your (heart|joints|bones|mental health|digestion))\b", Plain)]
+    [GeneratedRegex(@"\G\b((cure|heal|fix|reliev|treat|gets? rid of|prevent|eliminat|eas|help with|good for|great for|brilliant for|amazing for|perfect for|wonderful for|fantastic for|cur)\w*( [\w']+){0,4} (pain|aches?|arthritis|diabetes|anxiety|depression|injur(y|ies)|sciatica|osteoporosis|posture)|boost\w* (your |the )?(immune|metabolism|immunity)|(lower|reduc|improv)\w* (your )?(blood pressure|cholesterol|blood sugar|bone density|risk|stress|anxiety|sleep|mood|mental health|circulation|digestion|immun\w+|insomnia)|(detox\w*|toxins?)|good for your (heart|joints|bones|mental health|digestion))\b", Plain)]
     private static partial Regex MedicalBenefit();
 
-    [GeneratedRegex(@"\b((see|guarantee\w*|notice|get you|seeing|amazing|real|fast|quick)( [\w']+){0,2} results|(six|6) pack|transform\w*( [\w']+){0,2} (body|physique)|(get|give you|build)( [\w']+){0,3} (toned|ripped|shredded|lean|dream|strong and lean|bigger|rounder|perkier)( [\w']+){0,2}|in (just |only )?(\d+|a|1|a few) (days?|weeks?|months?)( [\w']+){0,2} (you'll|you will|see|results)|(see|notice) (a |the |big |real |massive )*(changes?|difference)\b(?! (between|in (height|length|angle)))|see (your|those|some) (abs|muscles|biceps|glutes|definition)( [\w']+){0,2} in|(feel|see|notice)( [\w']+){0,2} (difference|change)s?( [\w']+){0,2} in|(body|figure) (will |is going to |is gonna |can |'ll )?( ?[\w']+ )?(change|transform|look different|reshape)\w*|(change|reshape|transform|resculpt)\w* (your|the) (whole |entire )?(body|figure|shape)|(get|have|got)( [\w']+){0,4} (abs|arms|legs|bum|booty|glutes|waist|body)( [\w']+){0,2} (fast|in (no time|\d+ (days|weeks)|a (week|month)))|(peachy|perky|dream|beach ready|killer|rock hard)( [\w']+)? (bum|booty|body|abs|glutes|butt))\b", Plain)]
+    [GeneratedRegex(@"\G\b((see|guarantee\w*|notice|get you|seeing|amazing|real|fast|quick)( [\w']+){0,2} results|(six|6) pack|transform\w*( [\w']+){0,2} (body|physique)|(get|give you|build)( [\w']+){0,3} (toned|ripped|shredded|lean|dream|strong and lean|bigger|rounder|perkier)( [\w']+){0,2}|in (just |only )?(\d+|a|1|a few) (days?|weeks?|months?)( [\w']+){0,2} (you'll|you will|see|results)|(see|notice) (a |the |big |real |massive )*(changes?|difference)\b(?! (between|in (height|length|angle)))|see (your|those|some) (abs|muscles|biceps|glutes|definition)( [\w']+){0,2} in|(feel|see|notice)( [\w']+){0,2} (difference|change)s?( [\w']+){0,2} in|(body|figure) (will |is going to |is gonna |can |'ll )?( ?[\w']+ )?(change|transform|look different|reshape)\w*|(change|reshape|transform|resculpt)\w* (your|the) (whole |entire )?(body|figure|shape)|(get|have|got)( [\w']+){0,4} (abs|arms|legs|bum|booty|glutes|waist|body)( [\w']+){0,2} (fast|in (no time|\d+ (days|weeks)|a (week|month)))|(peachy|perky|dream|beach ready|killer|rock hard)( [\w']+)? (bum|booty|body|abs|glutes|butt))\b", Plain)]
     private static partial Regex ResultPromise();
 
-    [GeneratedRegex(@"\b(bingo wings?|muffin tops?|flab\w*|fat (arms|legs|thighs|ass|bum)|(earn|deserve|work off|burn off|burning off)( [\w']+){0,3} (cake|dinner|pizza|chocolate|breakfast|food|weekend|dessert|christmas|meal|treats?)|(beach|bikini|summer) (body|ready)|thunder thighs|jiggl\w+|mum tum|mom pooch|cellulite)\b", Plain)]
+    [GeneratedRegex(@"\G\b(bingo wings?|muffin tops?|flab\w*|fat (arms|legs|thighs|ass|bum)|(earn|deserve|work off|burn off|burning off)( [\w']+){0,3} (cake|dinner|pizza|chocolate|breakfast|food|weekend|dessert|christmas|meal|treats?)|(beach|bikini|summer) (body|ready)|thunder thighs|jiggl\w+|mum tum|mom pooch|cellulite)\b", Plain)]
     private static partial Regex BodyShaming();
 
-    [GeneratedRegex(@"\b(subscri\w+|(hit|smash|click|press|tap|give)( [\w']+){0,4} (like|bell|thumbs up|notification\w*)( button)?|like button|my (channel|app|website|program(me)?s?|book|e ?book|newsletter|store|shop|membership|other (videos|workouts|classes))|link (is )?(in|down|below)|(i'll|i've|i will|we'll|we've|i)( [\w']+){0,2} link( [\w']+){0,8} (below|description|bio|comments)|(put|popped|leave|left|drop|dropped|pop)( [\w']+){0,6} links?( [\w']+){0,8} (below|description|bio|comments)|(?<!\bmy )links?( [\w']+){0,5} (in|down) (the )?(description|bio|below)|linked|links? (below|down)|download (the|my)|notification bell|(?<!(my|the|this|our) )playlists?(?! is)|(check out|see|find|in|on|the \w+) (my|the|this) playlists?|sign up (to|for|at|on)|check out (my|our|the|some of)|on (my|our|the) (channel|app\b|website|youtube)|(new|my|our|your)( [\w']+){0,3} program(me)?( [\w']+){0,4} (buy|available|get|sign|join)|link's (below|down|in)|(buy|purchase|order) (it|this|them|my|the|yours)|merch\w*|patreon|e ?mail list|website|(this|the|our) channel|description (box|below)|meal plan|free trial)\b", Plain)]
+    [GeneratedRegex(@"\G\b(subscri\w+|(hit|smash|click|press|tap|give)( [\w']+){0,4} (like|bell|thumbs up|notification\w*)( button)?|like button|my (channel|app|website|program(me)?s?|book|e ?book|newsletter|store|shop|membership|other (videos|workouts|classes))|link (is )?(in|down|below)|(i'll|i've|i will|we'll|we've|i)( [\w']+){0,2} link( [\w']+){0,8} (below|description|bio|comments)|(put|popped|leave|left|drop|dropped|pop)( [\w']+){0,6} links?( [\w']+){0,8} (below|description|bio|comments)|(?<!\bmy )links?( [\w']+){0,5} (in|down) (the )?(description|bio|below)|linked|links? (below|down)|download (the|my)|notification bell|(?<!(my|the|this|our) )playlists?(?! is)|(check out|see|find|in|on|the \w+) (my|the|this) playlists?|sign up (to|for|at|on)|check out (my|our|the|some of)|on (my|our|the) (channel|app\b|website|youtube)|(new|my|our|your)( [\w']+){0,3} program(me)?( [\w']+){0,4} (buy|available|get|sign|join)|link's (below|down|in)|(buy|purchase|order) (it|this|them|my|the|yours)|merch\w*|patreon|e ?mail list|website|(this|the|our) channel|description (box|below)|meal plan|free trial)\b", Plain)]
     private static partial Regex SelfPromotion();
 
-    [GeneratedRegex(@"\b(my (page|socials|stories|handle|feed)|dm me|tag me|follow (me|us)\b(?! (left|right|forward|back|now|here|through|with|in|to the|on the (left|right)|and (left|right|go)))|hash ?tag|(in|leave|down) (the |a |me a )?comments?( below| section)?|comment (below|down)|let me know (in|down|below)|social media|instagram|facebook|tik ?tok|twitter|you ?tube|share (this|it)( video| class| workout)? with|(send|drop) (me|us) (a|an) (message|email|dm|line)|(tell|let) (me|us)( [\w']+){0,4} in the comments)\b", Plain)]
+    [GeneratedRegex(@"\G\b(my (page|socials|stories|handle|feed)|dm me|tag me|follow (me|us)\b(?! (left|right|forward|back|now|here|through|with|in|to the|on the (left|right)|and (left|right|go)))|hash ?tag|(in|leave|down) (the |a |me a )?comments?( below| section)?|comment (below|down)|let me know (in|down|below)|social media|instagram|facebook|tik ?tok|twitter|you ?tube|share (this|it)( video| class| workout)? with|(send|drop) (me|us) (a|an) (message|email|dm|line)|(tell|let) (me|us)( [\w']+){0,4} in the comments)\b", Plain)]
     private static partial Regex SocialMedia();
 
-    [GeneratedRegex(@"\b(sponsor\w*|discount( code)?|promo code|use (the |my )?code|percent off|partner(ed|ing|ship)( up)? with|brought to you by|special offer|affiliate)\b", Plain)]
+    [GeneratedRegex(@"\G\b(sponsor\w*|discount( code)?|promo code|use (the |my )?code|percent off|partner(ed|ing|ship)( up)? with|brought to you by|special offer|affiliate)\b", Plain)]
     private static partial Regex Advert();
 
-    [GeneratedRegex(@"\b(protein (powder|shakes?|bars?)|(my|these|this)( new| gorgeous| lovely)? (trainers|shoes|top|leggings|outfit|sports bra|smart ?watch|fitness tracker)|(my|the) (watch|smart ?watch|tracker|fitness (watch|tracker))( [\w']+){0,2} (says?|said|tells?|told|shows?|reckons|thinks|buzz\w*)|(i'm|i am) wearing|supplements?|energy drink|love (this|my|these) (mat|top|leggings|shoes|trainers|bra|watch|bottle|dumbbells|kettlebell))\b", Plain)]
+    [GeneratedRegex(@"\G\b(protein (powder|shakes?|bars?)|(my|these|this)( new| gorgeous| lovely)? (trainers|shoes|top|leggings|outfit|sports bra|smart ?watch|fitness tracker)|(my|the) (watch|smart ?watch|tracker|fitness (watch|tracker))( [\w']+){0,2} (says?|said|tells?|told|shows?|reckons|thinks|buzz\w*)|(i'm|i am) wearing|supplements?|energy drink|love (this|my|these) (mat|top|leggings|shoes|trainers|bra|watch|bottle|dumbbells|kettlebell))\b", Plain)]
     private static partial Regex Brand();
 
-    [GeneratedRegex(@"\b(shout ?outs? (to|goes)|(my|our) (husband|wife|friend|boyfriend|girlfriend|partner|mum|mom|sister|brother|daughter|son|producer|cameraman|camera (man|guy|crew)|team mate)|behind the camera|(?<!as )(say|saying) (hello|hi|hey|goodbye) to (?!(love|your|those|the|a|that|this|stronger|better))|(big|little|quick|special) (hello|hi|wave|thank you|thanks|hug) to (?!(your|the|my body|yourself))|(here|today|training|working out|filming) with (my|our) ([\w']+ ){0,2}(friend|mate|sister|brother|mum|mom|husband|wife|partner|colleague|daughter|son|team)|with my (good|best|dear|lovely) friend|my (good|best|dear|lovely) (friend|mate)\b|with me (is|today is|this (morning|evening|time) is|i've got|i have)( my)? [a-z]+|(this is|i've got|we've got|joined by|i'm joined by|welcome|here is|meet) (?!it|all|a|an|the|your|my|our|you|is|to|not|how|where|why|so|just|one|going|gonna|for|in|on|with|this|that|good|great|what|and|everyone|back|guys|really|very)[a-z]+( and [a-z]+)?( who('s| is)| she's| he's| they're| is)( [\w']+)? (joining|here|with|going|helping|doing)|(he|she|they)('s|'re| is| are) (joining|filming)( [\w']+)?|(joining|with) me (today|in the studio))\b", Plain)]
+    [GeneratedRegex(@"\G\b(shout ?outs? (to|goes)|(my|our) (husband|wife|friend|boyfriend|girlfriend|partner|mum|mom|sister|brother|daughter|son|producer|cameraman|camera (man|guy|crew)|team mate)|behind the camera|(?<!as )(say|saying) (hello|hi|hey|goodbye) to (?!(love|your|those|the|a|that|this|stronger|better))|(big|little|quick|special) (hello|hi|wave|thank you|thanks|hug) to (?!(your|the|my body|yourself))|(here|today|training|working out|filming) with (my|our) ([\w']+ ){0,2}(friend|mate|sister|brother|mum|mom|husband|wife|partner|colleague|daughter|son|team)|with my (good|best|dear|lovely) friend|my (good|best|dear|lovely) (friend|mate)\b|with me (is|today is|this (morning|evening|time) is|i've got|i have)( my)? [a-z]+|(this is|i've got|we've got|joined by|i'm joined by|welcome|here is|meet) (?!it|all|a|an|the|your|my|our|you|is|to|not|how|where|why|so|just|one|going|gonna|for|in|on|with|this|that|good|great|what|and|everyone|back|guys|really|very)[a-z]+( and [a-z]+)?( who('s| is)| she's| he's| they're| is)( [\w']+)? (joining|here|with|going|helping|doing)|(he|she|they)('s|'re| is| are) (joining|filming)( [\w']+)?|(joining|with) me (today|in the studio))\b", Plain)]
     private static partial Regex OtherPerson();
 
-    [GeneratedRegex(@"\b((?<!\b(like|if|be) )(my|the|a|that|our) (dogs?|cats?|puppy|kitten|neighbou?rs?|builders?|postman|doorbell|phone|kettle|kids?|children|baby|delivery)( [\w']+)?|weather|raining|so hot (today|in here)|sunny|birthday|(on|went on|my|the) holidays?|for (breakfast|lunch|dinner)|(?<!\b(balance|balancing|picture|imagine|hold|holding|spill|spilling|rest|put|like|got) (a|your|that|the) )cup of (tea|coffee)|(?<!cup of )coffee(?! table)|football( match| game)?|(so|really|boiling|absolutely|freezing|very|too) (hot|boiling|freezing|cold|warm|chilly)( [\w']+)? in here|(it's|it is|was|it's been) (absolutely |really |so |actually |properly |just |been )*(boiling|freezing|snowing|windy|pouring|raining|sunny|gorgeous outside)|(see|seen|watch|watched)( the| that| a)? (match|final|finale|race|news|episode)\b|(had|ate|eat|eating) (a |some |my |the |so much |way too much |too much |too many |loads of |a lot of )?([\w']+ )?(pizza|cake|chocolate|pancakes|breakfast|lunch|dinner|curry|burger|ice cream|takeaway|pasta|biscuits?)|(last night|yesterday|this morning|at the weekend|on saturday|on sunday) (i|we|my)|(my|the) (hair|mic|microphone|lights?|camera|music) (is|just|has|keeps|went|came)|(watch(ed|ing)?|seen)( [\w']+){0,3} (telly|tv|netflix|film|movie|show|series)|i (went|walked|drove|bought|saw|met|cooked|baked|flew|woke|watched)\b(?! (through|you through|over (this|that)))|how was (your|everyone's|everybody's|the) (weekend|day|week|morning|night)|(at|over|this|last|your|my|our) weekend\b|(my|the) alarm\b(?! goes)|(slept|overslept|sleep|woke up|stayed up|been up)( [\w']+){0,4} (late|through|last night|this morning|early|all night)|traffic|speaking of which|funny story|construction)\b", Plain)]
+    [GeneratedRegex(@"\G\b((?<!\b(like|if|be) )(my|the|a|that|our) (dogs?|cats?|puppy|kitten|neighbou?rs?|builders?|postman|doorbell|phone|kettle|kids?|children|baby|delivery)( [\w']+)?|weather|raining|so hot (today|in here)|sunny|birthday|(on|went on|my|the) holidays?|for (breakfast|lunch|dinner)|(?<!\b(balance|balancing|picture|imagine|hold|holding|spill|spilling|rest|put|like|got) (a|your|that|the) )cup of (tea|coffee)|(?<!cup of )coffee(?! table)|football( match| game)?|(so|really|boiling|absolutely|freezing|very|too) (hot|boiling|freezing|cold|warm|chilly)( [\w']+)? in here|(it's|it is|was|it's been) (absolutely |really |so |actually |properly |just |been )*(boiling|freezing|snowing|windy|pouring|raining|sunny|gorgeous outside)|(see|seen|watch|watched)( the| that| a)? (match|final|finale|race|news|episode)\b|(had|ate|eat|eating) (a |some |my |the |so much |way too much |too much |too many |loads of |a lot of )?([\w']+ )?(pizza|cake|chocolate|pancakes|breakfast|lunch|dinner|curry|burger|ice cream|takeaway|pasta|biscuits?)|(last night|yesterday|this morning|at the weekend|on saturday|on sunday) (i|we|my)|(my|the) (hair|mic|microphone|lights?|camera|music) (is|just|has|keeps|went|came)|(watch(ed|ing)?|seen)( [\w']+){0,3} (telly|tv|netflix|film|movie|show|series)|i (went|walked|drove|bought|saw|met|cooked|baked|flew|woke|watched)\b(?! (through|you through|over (this|that)))|how was (your|everyone's|everybody's|the) (weekend|day|week|morning|night)|(at|over|this|last|your|my|our) weekend\b|(my|the) alarm\b(?! goes)|(slept|overslept|sleep|woke up|stayed up|been up)( [\w']+){0,4} (late|through|last night|this morning|early|all night)|traffic|speaking of which|funny story|construction)\b", Plain)]
     private static partial Regex OffTopic();
 
-    [GeneratedRegex(@"\b(?<n>\d{1,3}) minutes?( of| long| total| quick| full| at home)*( [\w']+){0,5}? (workout|class|session|routine|training|hiit|pilates|yoga|cardio|abs|barre|stretch|circuit|burn|strength|body|burner|blast|flow|sculpt|beginner|low impact|together)\b|\b(workout|class|session|routine)( [\w']+){0,4} (?<n>\d{1,3}) minutes\b", Plain)]
+    [GeneratedRegex(@"\G(?:\b(?<n>\d{1,3}) minutes?( of| long| total| quick| full| at home)*( [\w']+){0,5}? (workout|class|session|routine|training|hiit|pilates|yoga|cardio|abs|barre|stretch|circuit|burn|strength|body|burner|blast|flow|sculpt|beginner|low impact|together)\b|\b(workout|class|session|routine)( [\w']+){0,4} (?<n>\d{1,3}) minutes\b)", Plain)]
     private static partial Regex Minutes();
 
     /// <summary>A length said of the class in its opening, without a name for the class: "it's twenty five minutes".</summary>
@@ -257,7 +257,7 @@ internal static partial class FactReader
     [GeneratedRegex(@"\b(no (equipment|kit|gear|weights or equipment)\b|(equipment|kit) free|(don't|do not|won't|will not) (be )?need(ing)? (any )?(equipment|kit|gear|weights)|without (any )?(equipment|kit)|bodyweight only|just (you|your) (body|bodyweight)|all you need is (you|yourself|your body))\b", Plain)]
     private static partial Regex NoKitSaid();
 
-    [GeneratedRegex(@"\b(low impact|high impact|no jumping|no jumps|zero impact|apartment friendly|neighbou?r friendly)\b", Plain)]
+    [GeneratedRegex(@"\G\b(low impact|high impact|no jumping|no jumps|zero impact|apartment friendly|neighbou?r friendly)\b", Plain)]
     private static partial Regex ImpactSaid();
 
     [GeneratedRegex(@"\b(beginners?|intermediate|advanced|all (fitness )?levels|every level|any level)\b", Plain)]
@@ -266,12 +266,12 @@ internal static partial class FactReader
     [GeneratedRegex(@"\b((full|total|whole|upper|lower) body|core|abs|glutes|legs?|arms|back|chest|shoulders|booty|thighs|cardio|strength|mobility|flexibility|balance|hips)\b", Plain)]
     private static partial Regex FocusSaid();
 
-    [GeneratedRegex(@"\b(?<n>[1-7])( to | or )?(?<m>[1-7])? (times|days|sessions) (a|per|each|every) week\b", Plain)]
+    [GeneratedRegex(@"\G\b(?<n>[1-7])( to | or )?(?<m>[1-7])? (times|days|sessions) (a|per|each|every) week\b", Plain)]
     private static partial Regex PerWeek();
 
-    [GeneratedRegex(@"\b(for|over|next|this) (the )?(next )?(?<n>\d{1,2})( to | or )?(?<m>\d{1,2})? weeks?\b", Plain)]
+    [GeneratedRegex(@"\G\b(for|over|next|this) (the )?(next )?(?<n>\d{1,2})( to | or )?(?<m>\d{1,2})? weeks?\b", Plain)]
     private static partial Regex ForWeeks();
 
-    [GeneratedRegex(@"\b((?<!\b(for|in|next|with|you) )part (1|2|3|4|5|6)\b|day \d+( of)?\b|week \d+ of|episode \d+|(next|previous|last) (video|part|section|chapter)|this series|\d+ day (challenge|series|program(me)?)|carry(ing)? on from|continu(e|ing) from|in the series)", Plain)]
+    [GeneratedRegex(@"\G\b((?<!\b(for|in|next|with|you) )part (1|2|3|4|5|6)\b|day \d+( of)?\b|week \d+ of|episode \d+|(next|previous|last) (video|part|section|chapter)|this series|\d+ day (challenge|series|program(me)?)|carry(ing)? on from|continu(e|ing) from|in the series)", Plain)]
     private static partial Regex Series();
 }

@@ -69,7 +69,7 @@ internal static partial class KitReader
             string? standsFor = null;
             double? firstUse = null;
             var evidence = ImmutableArray.CreateBuilder<Evidence>();
-            foreach (Match match in pattern.Matches(speech.Text))
+            foreach (var match in speech.Find(pattern))
             {
                 var token = speech.TokenAt(match.Index);
                 var last = speech.TokenAt(match.Index + match.Length - 1);
@@ -179,82 +179,82 @@ internal static partial class KitReader
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b(dumb ?bells?|dumb bells?|(set|pair) of (twos|threes|fours|fives|sixes|sevens|eights|nines|tens|twelves|fifteens|twenties|\d+s|\d+ pounders?|(five|ten|three|two|eight) pounders?)\b|(?<!ankle )weights|hand weights?|(a|1|your|the|single|heavier|lighter|heavy|light|small|hand) weight\b(?! (is|in|into|on|onto|through|back|over|forward|shifts?|drops?|evenly|down|of|off|loss|to|from|training)\b))", Options)]
+    [GeneratedRegex(@"\G\b(dumb ?bells?|dumb bells?|(set|pair) of (twos|threes|fours|fives|sixes|sevens|eights|nines|tens|twelves|fifteens|twenties|\d+s|\d+ pounders?|(five|ten|three|two|eight) pounders?)\b|(?<!ankle )weights|hand weights?|(a|1|your|the|single|heavier|lighter|heavy|light|small|hand) weight\b(?! (is|in|into|on|onto|through|back|over|forward|shifts?|drops?|evenly|down|of|off|loss|to|from|training)\b))", Options)]
     private static partial Regex Dumbbell();
 
-    [GeneratedRegex(@"\bkettle ?bells?\b(?! (style|swings?))", Options)]
+    [GeneratedRegex(@"\G\bkettle ?bells?\b(?! (style|swings?))", Options)]
     private static partial Regex Kettlebell();
 
-    [GeneratedRegex(@"\b((resistance|mini|loop|long|exercise|elastic|fabric|booty|hip|glute|light|heavy|medium|thick|thin|looped|stretchy) bands?|(a|the|your|my) bands?|bands)\b", Options)]
+    [GeneratedRegex(@"\G\b((resistance|mini|loop|long|exercise|elastic|fabric|booty|hip|glute|light|heavy|medium|thick|thin|looped|stretchy) bands?|(a|the|your|my) bands?|bands)\b", Options)]
     private static partial Regex Band();
 
-    [GeneratedRegex(@"\b(a|the|your|or|flat|weight) bench\b", Options)]
+    [GeneratedRegex(@"\G\b(a|the|your|or|flat|weight) bench\b", Options)]
     private static partial Regex Bench();
 
-    [GeneratedRegex(@"\bchairs?\b(?! (pose|squat|dip|position))", Options)]
+    [GeneratedRegex(@"\G\bchairs?\b(?! (pose|squat|dip|position))", Options)]
     private static partial Regex Chair();
 
-    [GeneratedRegex(@"\bmats?\b", Options)]
+    [GeneratedRegex(@"\G\bmats?\b", Options)]
     private static partial Regex Mat();
 
-    [GeneratedRegex(@"\btowels?\b", Options)]
+    [GeneratedRegex(@"\G\btowels?\b", Options)]
     private static partial Regex Towel();
 
-    [GeneratedRegex(@"\b(a|the|your|or) wall\b", Options)]
+    [GeneratedRegex(@"\G\b(a|the|your|or) wall\b", Options)]
     private static partial Regex Wall();
 
-    [GeneratedRegex(@"\b(water bottles?|bottles of water|bottles|tins|soup cans?|cans of \w+|cans)\b", Options)]
+    [GeneratedRegex(@"\G\b(water bottles?|bottles of water|bottles|tins|soup cans?|cans of \w+|cans)\b", Options)]
     private static partial Regex Bottle();
 
-    [GeneratedRegex(@"\b(stability|swiss|exercise|gym|fit) balls?\b", Options)]
+    [GeneratedRegex(@"\G\b(stability|swiss|exercise|gym|fit) balls?\b", Options)]
     private static partial Regex Ball();
 
-    [GeneratedRegex(@"\b(bar ?bells?|pull up bar|a bar\b|(?<!(raise|raising|lower|set|high) )(the|your) bar\b)", Options)]
+    [GeneratedRegex(@"\G\b(bar ?bells?|pull up bar|a bar\b|(?<!(raise|raising|lower|set|high) )(the|your) bar\b)", Options)]
     private static partial Regex Bar();
 
-    [GeneratedRegex(@"\bankle weights?\b", Options)]
+    [GeneratedRegex(@"\G\bankle weights?\b", Options)]
     private static partial Regex AnkleWeight();
 
-    [GeneratedRegex(@"\b(aerobic step|step platform|stepper|(need|use|have|grab|want|got|using) a step\b(?! (to|out|back|forward|and|together|behind|touch|in))|bottom (step|stair)|a step or a?|a sturdy step|(yourself|get your|got your|grab your|bring your|have your|need your|find) (a )?step|(on|onto|off) (the|your) step\b(?! (back|touch|out|forward|to|together|behind))|a stair\b|plyo box)\b", Options)]
+    [GeneratedRegex(@"\G\b(aerobic step|step platform|stepper|(need|use|have|grab|want|got|using) a step\b(?! (to|out|back|forward|and|together|behind|touch|in))|bottom (step|stair)|a step or a?|a sturdy step|(yourself|get your|got your|grab your|bring your|have your|need your|find) (a )?step|(on|onto|off) (the|your) step\b(?! (back|touch|out|forward|to|together|behind))|a stair\b|plyo box)\b", Options)]
     private static partial Regex Step();
 
-    [GeneratedRegex(@"\b((a|your|the|real) (skipping|jump) rope|(?<!under |under a |over )(a|your|the) rope)\b", Options)]
+    [GeneratedRegex(@"\G\b((a|your|the|real) (skipping|jump) rope|(?<!under |under a |over )(a|your|the) rope)\b", Options)]
     private static partial Regex Rope();
 
-    [GeneratedRegex(@"\bfoam rollers?\b", Options)]
+    [GeneratedRegex(@"\G\bfoam rollers?\b", Options)]
     private static partial Regex Roller();
 
-    [GeneratedRegex(@"\b((yoga|foam|cork) (blocks?|bricks?)|(have|grab|use|using|need|got|your) (a |1 |2 |some )?blocks?\b(?! (of|workout|coming|left|to go|\d)))", Options)]
+    [GeneratedRegex(@"\G\b((yoga|foam|cork) (blocks?|bricks?)|(have|grab|use|using|need|got|your) (a |1 |2 |some )?blocks?\b(?! (of|workout|coming|left|to go|\d)))", Options)]
     private static partial Regex Block();
 
-    [GeneratedRegex(@"\b(cushions?|pillows?)\b", Options)]
+    [GeneratedRegex(@"\G\b(cushions?|pillows?)\b", Options)]
     private static partial Regex Cushion();
 
-    [GeneratedRegex(@"\bsliders\b", Options)]
+    [GeneratedRegex(@"\G\bsliders\b", Options)]
     private static partial Regex Sliders();
 
-    [GeneratedRegex(@"\b((pilates|small|soft|squishy|inflatable) balls?|over ?balls?)\b", Options)]
+    [GeneratedRegex(@"\G\b((pilates|small|soft|squishy|inflatable) balls?|over ?balls?)\b", Options)]
     private static partial Regex SmallBall();
 
-    [GeneratedRegex(@"\b(medicine|slam|weighted) balls?\b", Options)]
+    [GeneratedRegex(@"\G\b(medicine|slam|weighted) balls?\b", Options)]
     private static partial Regex MedicineBall();
 
-    [GeneratedRegex(@"\b((yoga |stretch(ing)? )straps?|(a|your) (strap|belt))\b", Options)]
+    [GeneratedRegex(@"\G\b((yoga |stretch(ing)? )straps?|(a|your) (strap|belt))\b", Options)]
     private static partial Regex Strap();
 
-    [GeneratedRegex(@"\bblankets?\b", Options)]
+    [GeneratedRegex(@"\G\bblankets?\b", Options)]
     private static partial Regex Blanket();
 
-    [GeneratedRegex(@"\b(pilates|magic|toning) (ring|circle)\b", Options)]
+    [GeneratedRegex(@"\G\b(pilates|magic|toning) (ring|circle)\b", Options)]
     private static partial Regex Ring();
 
-    [GeneratedRegex(@"\b(broom ?(stick|handle)?|mop handle)\b", Options)]
+    [GeneratedRegex(@"\G\b(broom ?(stick|handle)?|mop handle)\b", Options)]
     private static partial Regex Broomstick();
 
-    [GeneratedRegex(@"\bbolsters?\b", Options)]
+    [GeneratedRegex(@"\G\bbolsters?\b", Options)]
     private static partial Regex Bolster();
 
-    [GeneratedRegex(@"\b(boxing gloves|gloves|(your|my) wraps)\b", Options)]
+    [GeneratedRegex(@"\G\b(boxing gloves|gloves|(your|my) wraps)\b", Options)]
     private static partial Regex Gloves();
 
     [GeneratedRegex(@"\b(with (or|and) without|(can|could) do (it|this|these|them|that|the \w+) without)( (a|an|any|the|your))*$", Options)]

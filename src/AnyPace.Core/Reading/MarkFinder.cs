@@ -10,7 +10,7 @@ public static partial class MarkFinder
         var marks = new List<Mark>();
         void All(Regex regex, MarkKind kind, double strength)
         {
-            foreach (Match match in regex.Matches(speech.Text))
+            foreach (var match in speech.Find(regex))
             {
                 var first = speech.TokenAt(match.Index);
                 var last = speech.TokenAt(match.Index + match.Length - 1);
@@ -272,59 +272,59 @@ public static partial class MarkFinder
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b(here we go|off we go|ready set|let's go\b|lets go\b|and begin|begin now|start now|starting now|in we go|away we go|go go go|and we're off|let's do (it|this)|timer (is )?(on|starts|going)|clock (is )?(on|starts|running)|your time starts)", Options)]
+    [GeneratedRegex(@"\G\b(here we go|off we go|ready set|let's go\b|lets go\b|and begin|begin now|start now|starting now|in we go|away we go|go go go|and we're off|let's do (it|this)|timer (is )?(on|starts|going)|clock (is )?(on|starts|running)|your time starts)", Options)]
     private static partial Regex StartSure();
 
-    [GeneratedRegex(@"\b(go ahead|let's (get )?(it|going)|get ready|in position|whenever you're ready|when you're ready|and start|let's (start|begin))\b", Options)]
+    [GeneratedRegex(@"\G\b(go ahead|let's (get )?(it|going)|get ready|in position|whenever you're ready|when you're ready|and start|let's (start|begin))\b", Options)]
     private static partial Regex StartMaybe();
 
-    [GeneratedRegex(@"\b(and rest|and relax|rest (it|now|there|up|for)|take (a|your|that|the|another|some) (quick |short |little |nice |well deserved |\d+ seconds? )?(break|breather|rest)|shake (it|that|them|those|everything|your \w+|out|the \w+) ?(out|off|loose)?|(catch|get) (your|a|that) breath( back)?|have a (minute|breather)|and stop|take (a |about |another )?(\d+ (seconds?|minutes?)|half a minute|minute)( here| off| to)?\b|time's up|that's time|time (take|good|grab|relax|okay|everybody)|take your minute|that's the bell|time is up|\d+ (seconds?|minutes?) (rest|off|break|recovery|to rest|of rest|to recover)|and pause|have a rest|you can rest|and recover|and done|and release|and you're done|recovery time)\b", Options)]
+    [GeneratedRegex(@"\G\b(and rest|and relax|rest (it|now|there|up|for)|take (a|your|that|the|another|some) (quick |short |little |nice |well deserved |\d+ seconds? )?(break|breather|rest)|shake (it|that|them|those|everything|your \w+|out|the \w+) ?(out|off|loose)?|(catch|get) (your|a|that) breath( back)?|have a (minute|breather)|and stop|take (a |about |another )?(\d+ (seconds?|minutes?)|half a minute|minute)( here| off| to)?\b|time's up|that's time|time (take|good|grab|relax|okay|everybody)|take your minute|that's the bell|time is up|\d+ (seconds?|minutes?) (rest|off|break|recovery|to rest|of rest|to recover)|and pause|have a rest|you can rest|and recover|and done|and release|and you're done|recovery time)\b", Options)]
     private static partial Regex StopSure();
 
-    [GeneratedRegex(@"\b(well done|good job|nice (work|job)|great (work|job)|good work|fantastic|awesome (job|work)|beautiful|stop there|rest|relax|that's it|excellent|and down|breathe|lower down|come (on )?down|grab (some|your|a|that) (water|towel|drink)|(some|sip of|drink of) water|water break)\b", Options)]
+    [GeneratedRegex(@"\G\b(well done|good job|nice (work|job)|great (work|job)|good work|fantastic|awesome (job|work)|beautiful|stop there|rest|relax|that's it|excellent|and down|breathe|lower down|come (on )?down|grab (some|your|a|that) (water|towel|drink)|(some|sip of|drink of) water|water break)\b", Options)]
     private static partial Regex StopMaybe();
 
-    [GeneratedRegex(@"\b(keep (going|it up|it going|moving|pushing|breathing|working|your|those|that|the)|half ?way|\d+ (more )?seconds?( left| to go| more| remaining)?|\d+ more|(2|3|4|5|last) more|last (1|few|couple|2|3|2|3|5|10)|nearly there|almost (there|done)|come on|push through|don't (stop|give up)|stay (strong|low|with|tall|up)|squeeze|exhale|inhale|breathe (out|in)|chest (up|lifted|tall|proud)|core (tight|engaged|on)|engage|knees? (over|out|soft|behind)|weight (in|into|through) (your|the) heels?|and (up|down|lift|lower|press|push|pull|back|squeeze)|up and down|in and out|control(led)?|you('ve| have)? got (this|it)|slow(ly)?|nice and|there we go|that's it|good|feel (that|it|the))\b", Options)]
+    [GeneratedRegex(@"\G\b(keep (going|it up|it going|moving|pushing|breathing|working|your|those|that|the)|half ?way|\d+ (more )?seconds?( left| to go| more| remaining)?|\d+ more|(2|3|4|5|last) more|last (1|few|couple|2|3|2|3|5|10)|nearly there|almost (there|done)|come on|push through|don't (stop|give up)|stay (strong|low|with|tall|up)|squeeze|exhale|inhale|breathe (out|in)|chest (up|lifted|tall|proud)|core (tight|engaged|on)|engage|knees? (over|out|soft|behind)|weight (in|into|through) (your|the) heels?|and (up|down|lift|lower|press|push|pull|back|squeeze)|up and down|in and out|control(led)?|you('ve| have)? got (this|it)|slow(ly)?|nice and|there we go|that's it|good|feel (that|it|the))\b", Options)]
     private static partial Regex Doing();
 
-    [GeneratedRegex(@"\b(let's (get )?(started|start|begin|get going|get into it|get into this|jump (right )?in|dive in|crack on|get to it|get moving|kick (it |things )?off)|we('re| are) (going to|gonna) (start|begin|kick off)|(we'll|we will) (start|begin)|start(ing)? (off )?(with|by|in|from)|first (up|exercise|move|1)|(superset|exercise|move|station|block) (number )?(1|a)|let's (just |quickly |all )?warm(ing)? |let's (do|get|have) (\w+ ){0,4}warm|warm ?up first|(?<!\b(a|the|your|after|with|my) )(quick|little|short|gentle) warm ?up\b(?! (and|then|before|first|at|is|that))|to begin with|i want you to start|come (up |down )?(to (standing|sit|sitting|lie|lying|your|all)|on to|onto|into|and (lie|sit|stand))|(lie|lying|lay) (down )?(on|back)|sit (tall|nice|comfortably)|take a seat|stand (up )?(with|tall)|feet (hip|shoulder|together|wide))\b", Options)]
+    [GeneratedRegex(@"\G\b(let's (get )?(started|start|begin|get going|get into it|get into this|jump (right )?in|dive in|crack on|get to it|get moving|kick (it |things )?off)|we('re| are) (going to|gonna) (start|begin|kick off)|(we'll|we will) (start|begin)|start(ing)? (off )?(with|by|in|from)|first (up|exercise|move|1)|(superset|exercise|move|station|block) (number )?(1|a)|let's (just |quickly |all )?warm(ing)? |let's (do|get|have) (\w+ ){0,4}warm|warm ?up first|(?<!\b(a|the|your|after|with|my) )(quick|little|short|gentle) warm ?up\b(?! (and|then|before|first|at|is|that))|to begin with|i want you to start|come (up |down )?(to (standing|sit|sitting|lie|lying|your|all)|on to|onto|into|and (lie|sit|stand))|(lie|lying|lay) (down )?(on|back)|sit (tall|nice|comfortably)|take a seat|stand (up )?(with|tall)|feet (hip|shoulder|together|wide))\b", Options)]
     private static partial Regex Opening();
 
-    [GeneratedRegex(@"\b(warm ?ups?|warming up|get (the|your|our) (body|bodies|muscles|blood|heart)( rate)? (warm|moving|flowing|pumping|up)|loosen (up|the|your)|mobili[sz]e|mobility|nice and (easy|gentle|gently)|easy feet|to start us off|wake (up )?(the|your))\b", Options)]
+    [GeneratedRegex(@"\G\b(warm ?ups?|warming up|get (the|your|our) (body|bodies|muscles|blood|heart)( rate)? (warm|moving|flowing|pumping|up)|loosen (up|the|your)|mobili[sz]e|mobility|nice and (easy|gentle|gently)|easy feet|to start us off|wake (up )?(the|your))\b", Options)]
     private static partial Regex WarmUp();
 
-    [GeneratedRegex(@"\b((that's|that is|that was|end of) (it for )?(your|the|our) warm ?up|warm ?up('s| is)? (done|over|complete|finished)|(you're|we're|you are|we are|that's us|nice and|should be|feeling|all) warm(ed)?( up)?( now)?\b|now (that )?(you're|we're) warm|let's (get )?(in ?to|on ?to) (the|our|it|this|round|your)( first| main| proper)?( workout| work| session| block| circuit| set| round| exercise)?|first (round|block|circuit|set|superset|exercise|interval)|round (number )?1 (is|starts|begins|here|let's)|(tabata|superset|circuit|block|pair|combo) (number )?1\b|first tabata|main (workout|set|session|event|part|block)|workout (starts|begins)|let's get (to|into) work|(the )?real work|pick(ing)? (up the|it up|the) ?(pace|tempo)?|let's (build|learn)|(build|learn) the (routine|phrase|combo)|first (bit|piece|part|combo|phrase|combination) of the|first (combo|combination|phrase)|here comes the first)\b", Options)]
+    [GeneratedRegex(@"\G\b((that's|that is|that was|end of) (it for )?(your|the|our) warm ?up|warm ?up('s| is)? (done|over|complete|finished)|(you're|we're|you are|we are|that's us|nice and|should be|feeling|all) warm(ed)?( up)?( now)?\b|now (that )?(you're|we're) warm|let's (get )?(in ?to|on ?to) (the|our|it|this|round|your)( first| main| proper)?( workout| work| session| block| circuit| set| round| exercise)?|first (round|block|circuit|set|superset|exercise|interval)|round (number )?1 (is|starts|begins|here|let's)|(tabata|superset|circuit|block|pair|combo) (number )?1\b|first tabata|main (workout|set|session|event|part|block)|workout (starts|begins)|let's get (to|into) work|(the )?real work|pick(ing)? (up the|it up|the) ?(pace|tempo)?|let's (build|learn)|(build|learn) the (routine|phrase|combo)|first (bit|piece|part|combo|phrase|combination) of the|first (combo|combination|phrase)|here comes the first)\b", Options)]
     private static partial Regex WarmUpOver();
 
-    [GeneratedRegex(@"\b(cool(ing)? ?(it )?down|cool ?downs?|stretch(ing)? (it )?(all )?out|let's stretch|time to stretch|final stretch(es)?|some stretch(es|ing)|a (quick |nice |little |good |gentle )?stretch|bring (the|your|that) heart rate (back )?down|slow (it|things) down|wind(ing)? down|let your heart rate)\b", Options)]
+    [GeneratedRegex(@"\G\b(cool(ing)? ?(it )?down|cool ?downs?|stretch(ing)? (it )?(all )?out|let's stretch|time to stretch|final stretch(es)?|some stretch(es|ing)|a (quick |nice |little |good |gentle )?stretch|bring (the|your|that) heart rate (back )?down|slow (it|things) down|wind(ing)? down|let your heart rate)\b", Options)]
     private static partial Regex CoolDown();
 
-    [GeneratedRegex(@"\b((other|second) (side|leg|arm|foot|hand|knee|hip)|opposite side|switch(ing)?( it)?( up)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|swap(ping)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|change ?(over|sides?|legs?|arms?)|(and|now) switch\b|same (thing )?on the (other|left|right)|repeat (that |this )?on the (other|left|right))", Options)]
+    [GeneratedRegex(@"\G\b((other|second) (side|leg|arm|foot|hand|knee|hip)|opposite side|switch(ing)?( it)?( up)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|swap(ping)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|change ?(over|sides?|legs?|arms?)|(and|now) switch\b|same (thing )?on the (other|left|right)|repeat (that |this )?on the (other|left|right))", Options)]
     private static partial Regex SwitchSide();
 
     /// <summary>The other way round: for circles it changes nothing, for one-sided moves it may be the other side.</summary>
-    [GeneratedRegex(@"(?<!\blook (to |over )?the )\b(other|opposite|second) (direction|way)\b", Options)]
+    [GeneratedRegex(@"\G(?<!\blook (to |over )?the )\b(other|opposite|second) (direction|way)\b", Options)]
     private static partial Regex OtherWay();
 
-    [GeneratedRegex(@"(?<!\blook (over )?(to )?(your |the )?)\bleft (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b(?! on (the|your|a) (chair|wall|bar|barre|counter|desk|hip|table))|(?<!\blook )\b(on|to|with) (the|your) left\b|\b(and|now|then) (the |to the )?left\b", Options)]
+    [GeneratedRegex(@"\G(?:(?<!\blook (over )?(to )?(your |the )?)\bleft (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b(?! on (the|your|a) (chair|wall|bar|barre|counter|desk|hip|table))|(?<!\blook )\b(on|to|with) (the|your) left\b|\b(and|now|then) (the |to the )?left\b)", Options)]
     private static partial Regex LeftSide();
 
-    [GeneratedRegex(@"(?<!\blook (over )?(to )?(your |the )?)\bright (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b(?! on (the|your|a) (chair|wall|bar|barre|counter|desk|hip|table))|(?<!\blook )\b(on|to|with) (the|your) right\b|\b(and|now|then) (the |to the )?right\b(?! (there|here|now|away|into|up|back|down|foot forward))", Options)]
+    [GeneratedRegex(@"\G(?:(?<!\blook (over )?(to )?(your |the )?)\bright (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b(?! on (the|your|a) (chair|wall|bar|barre|counter|desk|hip|table))|(?<!\blook )\b(on|to|with) (the|your) right\b|\b(and|now|then) (the |to the )?right\b(?! (there|here|now|away|into|up|back|down|foot forward)))", Options)]
     private static partial Regex RightSide();
 
-    [GeneratedRegex(@"\b((round|set|circuit|block) (number )?[1-9]|(1st|2nd|3rd|4th|first|second|third|fourth|fifth|final|last|next|another|1 more|1 more) (round|set|circuit|block|time (through|round|around))|back (to the (top|start|beginning|first)|round to)|from the (top|start|beginning)|(that's|that is|that was|end of) (the )?(round|set|circuit|block) ?(1|2|3|4|5|1)?|repeat (the|that|this|it|all)|all over again|same (3|4|5|6|7|8|9|10)( moves| exercises)? again|same again|(2|3|4) (down|done))\b", Options)]
+    [GeneratedRegex(@"\G\b((round|set|circuit|block) (number )?[1-9]|(1st|2nd|3rd|4th|first|second|third|fourth|fifth|final|last|next|another|1 more|1 more) (round|set|circuit|block|time (through|round|around))|back (to the (top|start|beginning|first)|round to)|from the (top|start|beginning)|(that's|that is|that was|end of) (the )?(round|set|circuit|block) ?(1|2|3|4|5|1)?|repeat (the|that|this|it|all)|all over again|same (3|4|5|6|7|8|9|10)( moves| exercises)? again|same again|(2|3|4) (down|done))\b", Options)]
     private static partial Regex Round();
 
     [GeneratedRegex(@"\b(rounds? (1|2|3|4|one|two|number|done)|circuits?|from the (top|start|beginning)|back to the (top|start|beginning|first)|same (2|3|4|5|6|7|8|9|10) again|the whole (lot|thing|round))\b", Options)]
     private static partial Regex WholeRoundAround();
 
-    [GeneratedRegex(@"\b((second|2nd|third|3rd|fourth|4th|fifth|last|final|next|another|1 more|1 last) set\b|set (number )?[2-6]\b|(go|same|here we go|do (it|that)|rest|ready|and) again\b|1 more (time|of (these|those|them))|same (thing|again|move|exercise)( again)?)", Options)]
+    [GeneratedRegex(@"\G\b((second|2nd|third|3rd|fourth|4th|fifth|last|final|next|another|1 more|1 last) set\b|set (number )?[2-6]\b|(go|same|here we go|do (it|that)|rest|ready|and) again\b|1 more (time|of (these|those|them))|same (thing|again|move|exercise)( again)?)", Options)]
     private static partial Regex Again();
 
-    [GeneratedRegex(@"\b(water break|(grab|get|have|take) (some|a|your|that|a quick|a sip of|a drink of|a sip|a little)? ?(water|drink|sip|towel)|minute (break|rest|off)|longer (rest|break)|take a minute|between rounds?|break between)\b", Options)]
+    [GeneratedRegex(@"\G\b(water break|(grab|get|have|take) (some|a|your|that|a quick|a sip of|a drink of|a sip|a little)? ?(water|drink|sip|towel)|minute (break|rest|off)|longer (rest|break)|take a minute|between rounds?|break between)\b", Options)]
     private static partial Regex BreakTime();
 
-    [GeneratedRegex(@"\b(see you (in the|next|soon|tomorrow|again|all|there|on)|thanks? (you )?(so much |all |everyone |everybody |guys )?for (joining|watching|working|being|coming|doing|training|moving|sharing|spending)|that's (all|it) for today|bye( bye| for now| guys| everyone)?|i'll see you|until next time|have a (great|good|lovely|wonderful|fantastic|beautiful|nice) (day|rest|evening|week|morning)|(that's|that is) (the end|a wrap|your workout|the workout|our workout)|you('ve| have)? (did|done|made|smashed|finished|completed) (it|the workout|your workout)|workout (is )?(complete|done|finished|over)|give yourself a (pat|round|big|hug))\b", Options)]
+    [GeneratedRegex(@"\G\b(see you (in the|next|soon|tomorrow|again|all|there|on)|thanks? (you )?(so much |all |everyone |everybody |guys )?for (joining|watching|working|being|coming|doing|training|moving|sharing|spending)|that's (all|it) for today|bye( bye| for now| guys| everyone)?|i'll see you|until next time|have a (great|good|lovely|wonderful|fantastic|beautiful|nice) (day|rest|evening|week|morning)|(that's|that is) (the end|a wrap|your workout|the workout|our workout)|you('ve| have)? (did|done|made|smashed|finished|completed) (it|the workout|your workout)|workout (is )?(complete|done|finished|over)|give yourself a (pat|round|big|hug))\b", Options)]
     private static partial Regex SignOff();
 
     [GeneratedRegex(@"^(and )?(rest|relax|stop|release|break|done|good|well|shake|nice|great|that|that's|time|down|lower|perfect|amazing|awesome|come|take|okay rest|ok rest)\b", Options)]

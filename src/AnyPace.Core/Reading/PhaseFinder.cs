@@ -99,7 +99,7 @@ internal static partial class PhaseFinder
         var cold = NoWarmUpSaid(speech) || (kind == ClassKind.Demonstration && warmSaid.Count == 0);
         var warmFor = SaidWarmUp(speech) is { } said ? bouts[0].Span.Start.Value + said : double.NaN;
         var overSaid = marks.Where(m => m.Kind == MarkKind.WarmUpOver && m.At < end * 0.55).Select(m => m.At).ToList();
-        var taken = TakesUp().Matches(speech.Text).Select(m => speech.At(speech.TokenAt(m.Index))).Where(t => t > bouts[0].Span.Start.Value + 20 && t < end * 0.5).ToList();
+        var taken = speech.Find(TakesUp()).Select(m => speech.At(speech.TokenAt(m.Index))).Where(t => t > bouts[0].Span.Start.Value + 20 && t < end * 0.5).ToList();
 
         // "Let's warm up", and what follows is that, whatever it is, until the work is said to begin.
         var warmUntil = !cold && warmSaid.Count > 0 && warmSaid[0] < WarmSaidEarly
@@ -232,7 +232,7 @@ internal static partial class PhaseFinder
     private static partial Regex WarmUpLength();
 
     /// <summary>Weights, bell, band or chair are taken up when the warm-up is over.</summary>
-    [GeneratedRegex(@"\b((grab|pick up|take|get|collect|reach for) (a hold of |hold of )?(your|the|those|that|both|1|a|some)( \w+)? ?(weights?|dumb ?bells?|kettle ?bells?|bells?|bands?|chair|bar)|(turn (and|to) )?face (your|the) (chair|barre?|wall|counter|step)|weights in (your )?hands?|come to (your|the) (mat|chair|barre?))\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"\G\b((grab|pick up|take|get|collect|reach for) (a hold of |hold of )?(your|the|those|that|both|1|a|some)( \w+)? ?(weights?|dumb ?bells?|kettle ?bells?|bells?|bands?|chair|bar)|(turn (and|to) )?face (your|the) (chair|barre?|wall|counter|step)|weights in (your )?hands?|come to (your|the) (mat|chair|barre?))\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex TakesUp();
 
     private static bool NoWarmUpSaid(Speech speech)

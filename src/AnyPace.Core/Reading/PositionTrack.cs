@@ -34,7 +34,7 @@ internal sealed partial class PositionTrack
         _speech = speech;
         foreach (var (position, pattern) in Patterns)
         {
-            foreach (Match match in pattern.Matches(speech.Text))
+            foreach (var match in speech.Find(pattern))
             {
                 _said.Add((speech.TokenAt(match.Index), position, false));
             }
@@ -86,31 +86,31 @@ internal sealed partial class PositionTrack
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b((on|onto|to|flat on) (your|the) backs?\b(?! foot| leg| knee)|(lie|lying|lay|laying|roll) (all the way )?(back|down)\b(?! to stand)|(lie|lying|lay|laying) (down )?on (the|your) (floor|mat|ground|bed|carpet)|face up|head (and shoulders )?down on the (mat|floor)|hug your knees)", Options)]
+    [GeneratedRegex(@"\G\b((on|onto|to|flat on) (your|the) backs?\b(?! foot| leg| knee)|(lie|lying|lay|laying|roll) (all the way )?(back|down)\b(?! to stand)|(lie|lying|lay|laying) (down )?on (the|your) (floor|mat|ground|bed|carpet)|face up|head (and shoulders )?down on the (mat|floor)|hug your knees)", Options)]
     private static partial Regex Supine();
 
-    [GeneratedRegex(@"\b((on|onto|to) (your|the) (front|belly|bellies|tummy|tummies|stomachs?)|face down|forehead (down )?(on|to)|(lie|lying|lay) on your (front|belly|tummy|stomach))", Options)]
+    [GeneratedRegex(@"\G\b((on|onto|to) (your|the) (front|belly|bellies|tummy|tummies|stomachs?)|face down|forehead (down )?(on|to)|(lie|lying|lay) on your (front|belly|tummy|stomach))", Options)]
     private static partial Regex Prone();
 
-    [GeneratedRegex(@"\b((lie|lying|lay|laying|roll|rolling|come|down|flip|turn)( \w+){0,3} (on|onto|to) (your|the|our)( left| right| other| opposite| 1)? sides?\b|side lying|onto your( left| right)? side\b|on your (left|right) side\b)", Options)]
+    [GeneratedRegex(@"\G\b((lie|lying|lay|laying|roll|rolling|come|down|flip|turn)( \w+){0,3} (on|onto|to) (your|the|our)( left| right| other| opposite| 1)? sides?\b|side lying|onto your( left| right)? side\b|on your (left|right) side\b)", Options)]
     private static partial Regex SideLying();
 
-    [GeneratedRegex(@"\b((down|come|drop|up)( \w+){0,2} (on ?to|to|on) (your |both |the |1 )?(knees\b|kneeling)|half kneeling|tall kneeling|kneel(ing)? (down|up|tall|on)|knee (down )?(on|to) the (ground|floor|mat))", Options)]
+    [GeneratedRegex(@"\G\b((down|come|drop|up)( \w+){0,2} (on ?to|to|on) (your |both |the |1 )?(knees\b|kneeling)|half kneeling|tall kneeling|kneel(ing)? (down|up|tall|on)|knee (down )?(on|to) the (ground|floor|mat))", Options)]
     private static partial Regex Kneeling();
 
-    [GeneratedRegex(@"\b(all fours|hands and knees|quadruped|table ?top position|(into|in) (a )?table ?top on|hands under( your| the)? shoulders?,? (and )?knees under)", Options)]
+    [GeneratedRegex(@"\G\b(all fours|hands and knees|quadruped|table ?top position|(into|in) (a )?table ?top on|hands under( your| the)? shoulders?,? (and )?knees under)", Options)]
     private static partial Regex AllFours();
 
-    [GeneratedRegex(@"\b((into|to|in|from|hold) (a|your|that|the) (high |low |forearm |full )?plank|plank position|push ?up position)", Options)]
+    [GeneratedRegex(@"\G\b((into|to|in|from|hold) (a|your|that|the) (high |low |forearm |full )?plank|plank position|push ?up position)", Options)]
     private static partial Regex Plank();
 
-    [GeneratedRegex(@"\b((sit|sitting|seated) (up )?(tall|nice|down|on|in|cross|forward|comfortably|with|at|near)|(come|roll|up|back) (up )?(in)?to (a )?(sit(ting)?|seated|seat)\b|take a seat|have a seat|sit up\b(?!s)|in (your|the|a) chair|edge of (your|the) (chair|seat|bench)|legs (long |straight )?out in front|cross legged|stay seated)", Options)]
+    [GeneratedRegex(@"\G\b((sit|sitting|seated) (up )?(tall|nice|down|on|in|cross|forward|comfortably|with|at|near)|(come|roll|up|back) (up )?(in)?to (a )?(sit(ting)?|seated|seat)\b|take a seat|have a seat|sit up\b(?!s)|in (your|the|a) chair|edge of (your|the) (chair|seat|bench)|legs (long |straight )?out in front|cross legged|stay seated)", Options)]
     private static partial Regex Seated();
 
     /// <summary>After a round or in a break nobody knows where the body is.</summary>
-    [GeneratedRegex(@"\b(round (number )?[1-9] (is )?(done|down|over|complete)|(that's|that was|end of) round|(have|grab|get|take) (some|a|your) (drink|water|sip)|water break)\b", Options)]
+    [GeneratedRegex(@"\G\b(round (number )?[1-9] (is )?(done|down|over|complete)|(that's|that was|end of) round|(have|grab|get|take) (some|a|your) (drink|water|sip)|water break)\b", Options)]
     private static partial Regex Between();
 
-    [GeneratedRegex(@"\b(stand(ing)? (up|tall|nice|with|on|at|behind|facing|straight)|(back |up |come )(up )?(on ?to|to|on) (your|our|the) feet|(come|back|all the way) (up )?to (a )?stand(ing)?|on (to )?your feet|standing\b(?! (leg|hip|foot|knee|side|heel))|on the spot|up ?right|we're standing|standing (up|position))\b", Options)]
+    [GeneratedRegex(@"\G\b(stand(ing)? (up|tall|nice|with|on|at|behind|facing|straight)|(back |up |come )(up )?(on ?to|to|on) (your|our|the) feet|(come|back|all the way) (up )?to (a )?stand(ing)?|on (to )?your feet|standing\b(?! (leg|hip|foot|knee|side|heel))|on the spot|up ?right|we're standing|standing (up|position))\b", Options)]
     private static partial Regex Standing();
 }

@@ -22,7 +22,7 @@ internal static partial class SlipReader
         void Add(int token, SlipKind kind, string? moveId) =>
             slips.Add(new Slip(new Seconds(Math.Round(speech.At(token), 1)), kind, moveId, speech.Around(token, 4, 10)));
 
-        foreach (Match match in Lost().Matches(speech.Text))
+        foreach (var match in speech.Find(Lost()))
         {
             Add(speech.TokenAt(match.Index), SlipKind.LostCount, null);
         }
@@ -32,7 +32,7 @@ internal static partial class SlipReader
             Add(token, SlipKind.CountJumps, null);
         }
 
-        foreach (Match match in LeftOut().Matches(speech.Text))
+        foreach (var match in speech.Find(LeftOut()))
         {
             var token = speech.TokenAt(match.Index);
             if (mentions.FirstOrDefault(m => m.Token >= token && m.Token <= token + NameReach && !m.Weak) is { } named)
@@ -92,9 +92,9 @@ internal static partial class SlipReader
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b(where (was|were|am) (i|we)\b(?! (from|going))|(i('ve)?|we('ve)?|just) lost (my |the |our )?(count|track)|lost count|how many (is|was|are|have we done|did we do)\b( that| we on)?|what (number|count|rep) (are|were|am) (we|i)|(i|we) (can't|cannot) count|forgot to count|(1|one) too many|miscounted|counting is hard)", Options)]
+    [GeneratedRegex(@"\G\b(where (was|were|am) (i|we)\b(?! (from|going))|(i('ve)?|we('ve)?|just) lost (my |the |our )?(count|track)|lost count|how many (is|was|are|have we done|did we do)\b( that| we on)?|what (number|count|rep) (are|were|am) (we|i)|(i|we) (can't|cannot) count|forgot to count|(1|one) too many|miscounted|counting is hard)", Options)]
     private static partial Regex Lost();
 
-    [GeneratedRegex(@"\b((i|we)('ve)?( just| totally| completely)? (skipped|missed|forgot|left out)( out)?|i forgot (about )?(the|our|your))\b", Options)]
+    [GeneratedRegex(@"\G\b((i|we)('ve)?( just| totally| completely)? (skipped|missed|forgot|left out)( out)?|i forgot (about )?(the|our|your))\b", Options)]
     private static partial Regex LeftOut();
 }

@@ -1,4 +1,5 @@
 using System.Text;
+using System.Text.RegularExpressions;
 using AnyPace.Core.Captions;
 using AnyPace.Core.Sessions;
 
@@ -8,6 +9,7 @@ namespace AnyPace.Core.Reading;
 public sealed class Speech
 {
     private readonly int[] _offsets;
+    private readonly int[] _heads;
 
     public Speech(IReadOnlyList<Cue> cues)
     {
@@ -17,6 +19,7 @@ public sealed class Speech
         Stems = [.. Tokens.Select(t => t.Stem)];
         Texts = [.. Tokens.Select(t => t.Text)];
         _offsets = new int[Tokens.Count];
+        _heads = [.. Tokens.Select(t => PhraseHeads.Code(t.Text))];
         var text = new StringBuilder();
         for (var i = 0; i < Tokens.Count; i++)
         {
@@ -59,6 +62,24 @@ public sealed class Speech
         var found = Array.BinarySearch(_offsets, position);
         return found >= 0 ? found : Math.Max(0, ~found - 1);
     }
+
+    /// <summary>All matches of a phrase that begin with a word, one after the other as a plain search would find them. The pattern is to begin with <c>\G</c>: it is tried word by word.</summary>
+    public IEnumerable<Match> Find(Regex phrase)
+    {
+        var heads = PhraseHeads.Of(phrase);
+        var from = 0;
+        for (var i = 0; i < _offsets.Length; i++)
+        {
+            if (_offsets[i] >= from && heads.May(_heads[i]) && phrase.Match(Text, _offsets[i]) is { Success: true } match)
+            {
+                yield return match;
+                from = match.Index + Math.Max(1, match.Length);
+            }
+        }
+    }
+
+    /// <summary>The first match of a phrase that begins with a word, or one without success.</summary>
+    public Match First(Regex phrase) => Find(phrase).FirstOrDefault() ?? Match.Empty;
 
     /// <summary>Time of a token, or the end of the recording past the last one.</summary>
     public double At(int token) => token < Tokens.Count ? Tokens[token].At : End.Value;

@@ -54,7 +54,7 @@ internal static partial class StructureReader
 
         // Steps and barre work go by the count: phrases are built and repeated, nobody says how many of each.
         var danced = Share(main, b => lexicon[b.MoveId] is { Pattern: "locomotion" or "kick" } or { Activity.Id: "barre" } or { Family: "barre and floor leg work", Positions: ["standing"] });
-        var counts = Counts().Count(speech.Text);
+        var counts = speech.Find(Counts()).Count();
         if (dose.Sets is null && ((danced >= Mostly && counts >= 3) || (danced >= 0.35 && dose.Reps is null && counts >= 6)))
         {
             return [Make(StructureType.Choreography, false)];
@@ -111,6 +111,6 @@ internal static partial class StructureReader
         }
     }
 
-    [GeneratedRegex(@"\b(5 6 7 8|8 counts?|counts? of 8|for 8\b|from the top|lead with|phrase|choreo\w*|on the beat|2 3 4 5 6|7 8\b|8 7 6|4 3 2\b|2 3 4\b|and (up|down|out|in|lift|pulse|squeeze) (2 3|and (up|down|out|in|lift|pulse)))", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"\G\b(5 6 7 8|8 counts?|counts? of 8|for 8\b|from the top|lead with|phrase|choreo\w*|on the beat|2 3 4 5 6|7 8\b|8 7 6|4 3 2\b|2 3 4\b|and (up|down|out|in|lift|pulse|squeeze) (2 3|and (up|down|out|in|lift|pulse)))", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex Counts();
 }

@@ -14,8 +14,8 @@ internal static partial class VoiceReader
     {
         var heard = mentions.Where(m => m.Weight >= SaysSo).Select(m => new Heard(Tenth(m.At), m.Move.Id, false))
             .Concat(marks.Where(m => m.Kind is MarkKind.Stop or MarkKind.SwitchSide or MarkKind.Break && m.Strength >= 0.5).Select(m => new Heard(Tenth(m.At), null, true)))
-            .Concat(TimeCalled().Matches(speech.Text).Select(m => new Heard(Tenth(speech.At(speech.TokenAt(m.Index))), null, false)));
-        return new Voice(speech.Tokens.Count, FormCue().Count(speech.Text), [.. heard.Distinct().OrderBy(h => h.At)])
+            .Concat(speech.Find(TimeCalled()).Select(m => new Heard(Tenth(speech.At(speech.TokenAt(m.Index))), null, false)));
+        return new Voice(speech.Tokens.Count, speech.Find(FormCue()).Count(), [.. heard.Distinct().OrderBy(h => h.At)])
         {
             Announced = [.. mentions.Where(m => m is { Role: Role.Announced, Weak: false, Weight: >= 0.8, Length: > 1 }).Select(m => new Heard(Tenth(m.At), m.Move.Id, false)).DistinctBy(h => h.MoveId)],
             Names = Names(speech, mentions),
@@ -32,7 +32,7 @@ internal static partial class VoiceReader
     private static ImmutableArray<Seconds> TempoChanges(Speech speech)
     {
         var found = ImmutableArray.CreateBuilder<Seconds>();
-        foreach (Match match in TempoChange().Matches(speech.Text))
+        foreach (var match in speech.Find(TempoChange()))
         {
             var at = Tenth(speech.At(speech.TokenAt(match.Index)));
             if (found.Count == 0 || (at - found[^1]).Value >= SameChange)
@@ -44,7 +44,7 @@ internal static partial class VoiceReader
         return found.ToImmutable();
     }
 
-    [GeneratedRegex(@"\b((double|half) (time|tempo|speed)|tempo (change|up|down)|change (of )?(the )?(tempo|pace|speed)|(pick|speed) (it|the (pace|tempo)) up|slow (it|this) (right )?down\b(?! (if|when|any))|singles\b|(now|and|go) (faster|quicker|slower)\b(?! if)|(now|and|then) (pulse|hold it)\b|pulse it\b|(2|3|4) counts? (down|up)|slow(ly)? for (2|3|4)\b|(up|down) (in|for) (2|3|4)\b)", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"\G\b((double|half) (time|tempo|speed)|tempo (change|up|down)|change (of )?(the )?(tempo|pace|speed)|(pick|speed) (it|the (pace|tempo)) up|slow (it|this) (right )?down\b(?! (if|when|any))|singles\b|(now|and|go) (faster|quicker|slower)\b(?! if)|(now|and|then) (pulse|hold it)\b|pulse it\b|(2|3|4) counts? (down|up)|slow(ly)? for (2|3|4)\b|(up|down) (in|for) (2|3|4)\b)", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex TempoChange();
 
     /// <summary>Captions this many seconds past the end of the class are noise worth a word.</summary>
@@ -99,9 +99,9 @@ internal static partial class VoiceReader
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b(half ?way|\d+ (more )?(seconds?|reps?)|\d+ (to go|more|left)|last (1|2|3|4|few|couple|5|10|minute)|nearly there|almost (there|done)|(3|5) 2 1|3 2 1|4 3 2|and (last|final))\b", Options)]
+    [GeneratedRegex(@"\G\b(half ?way|\d+ (more )?(seconds?|reps?)|\d+ (to go|more|left)|last (1|2|3|4|few|couple|5|10|minute)|nearly there|almost (there|done)|(3|5) 2 1|3 2 1|4 3 2|and (last|final))\b", Options)]
     private static partial Regex TimeCalled();
 
-    [GeneratedRegex(@"\b((chest|hips|chin|gaze|eyes|elbows?|shoulders?|knees?|heels?|toes|ribs|spine|back|tailbone|core|belly|tummy|abs|glutes|pelvis|head) (up|down|lifted|tall|proud|back|away|out|soft|in|over|behind|flat|straight|long|tight|engaged|on|under|neutral|square|stacked|level|tucked|drawn|braced)|squeeze|brace|engage|exhale|inhale|breathe (in|out)|weight (in|into|through)|(push|press|drive) through|don't let|make sure|keep (your|the|those|that|a)|stand tall|sit tall|nice and (slow|tall|controlled)|with control|soft bend|long (neck|spine)|tuck your)\b", Options)]
+    [GeneratedRegex(@"\G\b((chest|hips|chin|gaze|eyes|elbows?|shoulders?|knees?|heels?|toes|ribs|spine|back|tailbone|core|belly|tummy|abs|glutes|pelvis|head) (up|down|lifted|tall|proud|back|away|out|soft|in|over|behind|flat|straight|long|tight|engaged|on|under|neutral|square|stacked|level|tucked|drawn|braced)|squeeze|brace|engage|exhale|inhale|breathe (in|out)|weight (in|into|through)|(push|press|drive) through|don't let|make sure|keep (your|the|those|that|a)|stand tall|sit tall|nice and (slow|tall|controlled)|with control|soft bend|long (neck|spine)|tuck your)\b", Options)]
     private static partial Regex FormCue();
 }
