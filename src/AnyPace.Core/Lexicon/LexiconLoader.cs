@@ -65,12 +65,13 @@ public static partial class LexiconLoader
         var ideas = files.SelectMany(f => f.Family.Ideas).ToDictionary(i => i.Key, i => string.Join('/', i.Value));
         string Spelled(string text) => IdeaName().Replace(text, m => ideas.TryGetValue(m.Value[1..], out var words) ? words : throw new LexiconException($"'{text}' uses '{m.Value}', which is no idea of the file."));
         var described = files.SelectMany(f => f.Family.Descriptions).ToDictionary(d => d.Key, d => d.Value.Select(Spelled).ToList());
-        if (described.Keys.Except(moves.Select(m => m.Id)).FirstOrDefault() is { } stranger)
+        var spoken = files.SelectMany(f => f.Family.Spoken).ToDictionary(d => d.Key, d => d.Value);
+        if (described.Keys.Concat(spoken.Keys).Except(moves.Select(m => m.Id)).FirstOrDefault() is { } stranger)
         {
             throw new LexiconException($"'{stranger}' is described, but is not in the lexicon.");
         }
 
-        var lexicon = new MoveLexicon(moves.Select(m => described.TryGetValue(m.Id, out var says) ? m with { Descriptions = [.. says] } : m));
+        var lexicon = new MoveLexicon(moves.Select(m => m with { Descriptions = [.. described.GetValueOrDefault(m.Id) ?? []], Spoken = [.. spoken.GetValueOrDefault(m.Id) ?? []] }));
         return lexicon.Aliases.Contested.IsEmpty
             ? lexicon
             : throw new LexiconException($"Two moves claim the same name: {string.Join(", ", lexicon.Aliases.Contested)}.");
@@ -223,6 +224,8 @@ public static partial class LexiconLoader
         public Dictionary<string, List<string>> Ideas { get; set; } = [];
 
         public Dictionary<string, List<string>> Descriptions { get; set; } = [];
+
+        public Dictionary<string, List<string>> Spoken { get; set; } = [];
     }
 
     private sealed class MoveYaml

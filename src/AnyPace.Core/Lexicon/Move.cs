@@ -70,6 +70,9 @@ public sealed record Move(
     /// <summary>How coaches describe it where they do not name it; see <see cref="DescriptionIndex"/>.</summary>
     public ImmutableArray<string> Descriptions { get; init; } = [];
 
+    /// <summary>Whole ways of saying it without its name; see <see cref="DescriptionLikeness"/>.</summary>
+    public ImmutableArray<string> Spoken { get; init; } = [];
+
     /// <summary>True where its name is the other's with words before it: reverse lunge for lunge.</summary>
     public bool NamesMoreThan(Move general) =>
         Id != general.Id && Name.Replace('-', ' ').EndsWith(' ' + general.Name.Replace('-', ' '), StringComparison.OrdinalIgnoreCase);

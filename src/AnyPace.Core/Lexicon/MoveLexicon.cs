@@ -24,6 +24,7 @@ public sealed class MoveLexicon
         _byParts = Moves.Where(m => !m.Parts.IsEmpty).ToFrozenDictionary(m => string.Join(Composition.Joint, m.Parts));
         Aliases = AliasIndex.Build(Moves);
         Described = DescriptionIndex.Build(Moves);
+        Likeness = DescriptionLikeness.Build(Moves);
     }
 
     /// <summary>The lexicon shipped with the program.</summary>
@@ -34,6 +35,8 @@ public sealed class MoveLexicon
     public AliasIndex Aliases { get; }
 
     public DescriptionIndex Described { get; }
+
+    public DescriptionLikeness Likeness { get; }
 
     /// <exception cref="KeyNotFoundException">No such move.</exception>
     public Move this[string id] => Find(id) ?? throw new KeyNotFoundException($"The lexicon has no move '{id}'.");

@@ -319,7 +319,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|the)\b.*|\bif you (want|wanna|would like|'d like|fancy|feel like)\b.*|\bfor (an |a bit of |a |some |a little )?(extra|more|added|bigger|more of a)( [\w']+){0,6}|\b(optional\w*|if you('ve|'d| would| do| happen to| feel)? (have|want|need|like|got|prefer|would|own|feel|wobbly)|(stay|stand|be) (close|near|next) to|to make (it|this|that|them) (tougher|harder|more challenging|spicy|spicier)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|for (balance|support|comfort)(?! and)|(?<!\d )or)\b((?! and)( [\w']+)){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
-    [GeneratedRegex(@"^(([\w']+ ){0,4}(optional|in case|if (balance|your|the floor|needed|necessary)|nearby|close by|handy|to hand|within reach|if (you(?! (don't|haven't|do not|can)\b)|you'd|you've|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (balance|support|comfort))\b", Options)]
+    [GeneratedRegex(@"^(([\w']+ ){0,4}(optional|in case|if (balance|your|the floor|needed|necessary)|nearby|close by|handy|to hand|within reach|(?<!\band )if (you(?! (don't|haven't|do not|can)\b)|you'd|you've|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (balance|support|comfort))\b", Options)]
     private static partial Regex OptionalAfter();
 
     [GeneratedRegex(@"\b(need|needs|needed|grab|grabbing|get|gather|bring|require|required|fetch|have|use|using|with|pick up|take)( [\w']+){0,5}$", Options)]

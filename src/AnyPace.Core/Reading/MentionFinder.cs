@@ -57,6 +57,22 @@ public static class MentionFinder
     /// <summary>Seconds after a name in which a description belongs to it.</summary>
     private const double DescribesWithin = 14;
 
+    /// <summary>A stretch of speech has to be this much like a move, and this many times as much as like any other, to be taken for its description.</summary>
+    private const double LikeEnough = 5;
+    private const double ClearlyLikest = 1.25;
+
+    /// <summary>So many different words have to speak for it: "all the way up" alone is said of anything.</summary>
+    private const int WordsEnough = 5;
+
+    /// <summary>A move with kit that nobody speaks of is hardly the one.</summary>
+    private const double NotAtHand = 0.6;
+
+    /// <summary>A move that is not done where the body was said to be is hardly the one.</summary>
+    private const double NotPlaced = 0.6;
+
+    /// <summary>A description whose ideas are all there yields to a move that the words around are so much more like.</summary>
+    private const double FarLess = 0.6;
+
     /// <summary>In a timed class a description belongs to the move that was named until this many seconds before its time is up.</summary>
     private const double NextIsNear = 8;
 
@@ -76,14 +92,16 @@ public static class MentionFinder
         }
 
         var misheard = Misheard(speech, lexicon, raw);
-        Described(speech, lexicon, raw);
+        var position = new PositionTrack(speech);
+        var likely = Likely(speech, position);
+        Described(speech, lexicon, likely, raw);
+        Likened(speech, lexicon, marks, likely, raw);
         ShortNames(speech, lexicon, raw);
         var called = CalledOut(speech, lexicon, raw);
         Combine(speech, lexicon, raw);
         var listed = Listed(speech, raw);
         var opening = Math.Min(OpeningAt(speech, marks), FirstDone(speech, raw, marks));
         var beat = BeatGrid.Of(marks, dose);
-        var position = new PositionTrack(speech);
         var quiet = RoleReader.SaysQuiet(speech);
         var mentions = new List<Mention>(raw.Count);
         var names = new List<ImmutableArray<string>>(raw.Count);
@@ -187,7 +205,7 @@ public static class MentionFinder
     }
 
     /// <summary>Adds moves that are described where nothing is named, and narrows general names by what is said around them ("squat ... explode up").</summary>
-    private static void Described(Speech speech, MoveLexicon lexicon, List<(AliasHit Hit, int Token, int Length)> raw)
+    private static void Described(Speech speech, MoveLexicon lexicon, Func<Move, int, double> likely, List<(AliasHit Hit, int Token, int Length)> raw)
     {
         foreach (var hit in lexicon.Described.Find(speech.Stems, (from, to) => speech.At(to) - speech.At(from) <= LongestDescription))
         {
@@ -196,11 +214,113 @@ public static class MentionFinder
             bool Yields((AliasHit Hit, int Token, int Length) r) => r.Hit.Weak || RoleReader.IsVerb(speech, r.Token, r.Length) || RoleReader.IsClause(speech, r.Token, r.Length)
                 ? hit.Names || r.Hit.Words < hit.Words.Length
                 : hit.Names && r.Hit.Move.Id != hit.Move.Id && r.Hit.Words < hit.Words.Length && MayNarrow(lexicon, r.Hit, hit.Move) && Enumerable.Range(r.Token, r.Length).Any(t => hit.Words.Contains(t));
-            if (within.TrueForAll(Yields) && (!hit.Names || within.Count > 0))
+            if (within.TrueForAll(Yields) && (hit.Names ? within.Count > 0 : !Outdone(speech, lexicon, likely, hit)))
             {
                 raw.RemoveAll(within.Contains);
                 raw.Add((new AliasHit(hit.Move, !hit.Names, hit.Words.Length), hit.Start, hit.Length));
             }
+        }
+
+        raw.Sort((a, b) => a.Token.CompareTo(b.Token));
+    }
+
+    /// <summary>"Hands behind your head, elbows wide, curl your shoulders up" holds all ideas of a triceps stretch, but is far more like a crunch.</summary>
+    private static bool Outdone(Speech speech, MoveLexicon lexicon, Func<Move, int, double> likely, DescribedHit hit)
+    {
+        const int before = 4;
+        const int after = 10;
+        var (from, to) = (Math.Max(0, hit.Start - before), Math.Min(speech.Tokens.Count, hit.Start + hit.Length + after));
+        while (from < hit.Start && speech.At(hit.Start) - speech.At(from) > NameGap)
+        {
+            from++;
+        }
+
+        while (to > hit.Start + hit.Length && speech.At(to - 1) - speech.At(hit.Start) > LongestDescription)
+        {
+            to--;
+        }
+
+        return lexicon.Likeness.Of(speech.Stems, from, to - from, m => likely(m, to - 1), hit.Move) is { Score: >= LikeEnough, Words: >= WordsEnough } like && like.Beside < FarLess * like.Score;
+    }
+
+    /// <summary>How likely a move is at a token by what is at hand and where the body was said to be, 0..1.</summary>
+    private static Func<Move, int, double> Likely(Speech speech, PositionTrack position)
+    {
+        var kit = new Dictionary<string, bool>();
+        var places = new Dictionary<int, string>();
+        return (move, token) =>
+        {
+            if (!kit.TryGetValue(move.Id, out var has))
+            {
+                kit[move.Id] = has = move.Kit.IsEmpty || AtHand(speech, move);
+            }
+
+            if (!places.TryGetValue(token, out var place))
+            {
+                places[token] = place = position.SaidBy(token);
+            }
+
+            return (has ? 1 : NotAtHand) * (place.Length == 0 || move.Positions.IsEmpty || move.Positions.Contains(place) ? 1 : NotPlaced);
+        };
+    }
+
+    /// <summary>A name that is no everyday phrase ("knee up", "roll back"), or a description with all its ideas.</summary>
+    private static bool IsClear(Speech speech, (AliasHit Hit, int Token, int Length) raw) =>
+        raw.Hit.Weak ? raw.Hit.Words > 2 : !RoleReader.IsClause(speech, raw.Token, raw.Length) && !RoleReader.IsVerb(speech, raw.Token, raw.Length);
+
+    /// <summary>Adds moves to which stretches of speech without a name or a description are most like, where one is clearly the likest.</summary>
+    private static void Likened(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, Func<Move, int, double> likely, List<(AliasHit Hit, int Token, int Length)> raw)
+    {
+        const int shortest = 8;
+        const int longest = 24;
+        const int step = 4;
+        var borders = new bool[speech.Tokens.Count + 1];
+        foreach (var (_, token, length) in raw.Where(r => IsClear(speech, r)))
+        {
+            Array.Fill(borders, true, token, length + 1);
+        }
+
+        foreach (var mark in marks.Where(m => m.Kind is MarkKind.Start or MarkKind.Stop or MarkKind.Break or MarkKind.Round))
+        {
+            borders[mark.Token] = true;
+        }
+
+        var found = new List<(LikeMove Like, int From, int Count)>();
+        for (var from = 0; from < speech.Tokens.Count;)
+        {
+            var to = from + 1;
+            while (to < speech.Tokens.Count && !borders[to] && speech.At(to) - speech.At(to - 1) <= NameGap + 1)
+            {
+                to++;
+            }
+
+            for (var at = from; at == from || at + shortest <= to; at += step)
+            {
+                var count = Math.Min(longest, to - at);
+                while (count > shortest && speech.At(at + count - 1) - speech.At(at) > LongestDescription)
+                {
+                    count--;
+                }
+
+                if (count >= shortest && lexicon.Likeness.Of(speech.Stems, at, count, m => likely(m, at + count - 1)) is { Score: >= LikeEnough, Words: >= WordsEnough, Lead: >= ClearlyLikest } like)
+                {
+                    found.Add((like, at, count));
+                }
+            }
+
+            from = to;
+        }
+
+        foreach (var (like, from, count) in found.OrderByDescending(f => f.Like.Score * f.Like.Lead))
+        {
+            if (raw.Exists(r => r.Token < from + count && r.Token + r.Length > from && IsClear(speech, r)))
+            {
+                continue;
+            }
+
+            var words = Enumerable.Range(from, count).Where(t => lexicon.Likeness.Says(speech.Stems[t], like.Move) > 0).ToList();
+            raw.RemoveAll(r => r.Token >= from && r.Token + r.Length <= from + count);
+            raw.Add((new AliasHit(like.Move, true, words.Count), words[0], words[^1] - words[0] + 1));
         }
 
         raw.Sort((a, b) => a.Token.CompareTo(b.Token));

@@ -59,6 +59,21 @@ internal sealed partial class PositionTrack
         return last;
     }
 
+    /// <summary>The position that was said last before a token or at it, and not long ago; empty where none was.</summary>
+    public string SaidBy(int token)
+    {
+        const double lately = 150;
+        for (var i = From(token + 1) - 1; i >= 0 && _speech.At(token) - _speech.At(_said[i].Token) < lately; i--)
+        {
+            if (!_said[i].Implied)
+            {
+                return _said[i].Position;
+            }
+        }
+
+        return Unknown;
+    }
+
     /// <summary>Index of the first position said at or after a token.</summary>
     private int From(int token) => Clocked.From(_said, token, static s => s.Token);
 
@@ -104,13 +119,13 @@ internal sealed partial class PositionTrack
     [GeneratedRegex(@"\G\b((into|to|in|from|hold) (a|your|that|the) (high |low |forearm |full )?plank|plank position|push ?up position)", Options)]
     private static partial Regex Plank();
 
-    [GeneratedRegex(@"\G\b((sit|sitting|seated) (up )?(tall|nice|down|on|in|cross|forward|comfortably|with|at|near)|(come|roll|up|back) (up )?(in)?to (a )?(sit(ting)?|seated|seat)\b|take a seat|have a seat|sit up\b(?!s)|in (your|the|a) chair|edge of (your|the) (chair|seat|bench)|legs (long |straight )?out in front|cross legged|stay seated)", Options)]
+    [GeneratedRegex(@"\G\b((sit|sitting|seated) (up |back )?(yourself |yourselves |yourself back )?(tall|nice|down|on|in|cross|forward|comfortably|with|at|near)|(sit|pop|plonk) (yourself|yourselves) (back )?(down|on)|(come|roll|up|back) (up )?(in)?to (a )?(sit(ting)?|seated|seat)\b|take a seat|have a seat|sit up\b(?!s)|in (your|the|a) chair|edge of (your|the) (chair|seat|bench)|legs (long |straight )?out in front|cross legged|stay seated)", Options)]
     private static partial Regex Seated();
 
     /// <summary>After a round or in a break nobody knows where the body is.</summary>
     [GeneratedRegex(@"\G\b(round (number )?[1-9] (is )?(done|down|over|complete)|(that's|that was|end of) round|(have|grab|get|take) (some|a|your) (drink|water|sip)|water break)\b", Options)]
     private static partial Regex Between();
 
-    [GeneratedRegex(@"\G\b(stand(ing)? (up|tall|nice|with|on|at|behind|facing|straight)|(back |up |come )(up )?(on ?to|to|on) (your|our|the) feet|(come|back|all the way) (up )?to (a )?stand(ing)?|on (to )?your feet|standing\b(?! (leg|hip|foot|knee|side|heel))|on the spot|up ?right|we're standing|standing (up|position))\b", Options)]
+    [GeneratedRegex(@"\G\b((stay|remain|still|keep) standing|(round|around|go|stand|come) (to )?(the )?(back of|behind) (the|your) chair|(hold|holding) (on )?(on ?to |to )?the back of (the|your|a) (chair|seat)|stand(ing)? (up|tall|nice|with|on|at|behind|facing|straight)|(back |up |come )(up )?(on ?to|to|on) (your|our|the) feet|(come|back|all the way) (up )?to (a )?stand(ing)?|on (to )?your feet|standing\b(?! (leg|hip|foot|knee|side|heel))|on the spot|up ?right|we're standing|standing (up|position))\b", Options)]
     private static partial Regex Standing();
 }

@@ -66,10 +66,14 @@ internal static partial class RoleReader
     public static bool IsVerb(Speech speech, int token, int length) =>
         length == 2 && speech.Tokens[token + 1].Text == "up" && (VerbAfter().IsMatch(speech.After(token + 2, 3)) || !MakesThing().IsMatch(speech.Before(token, 3)));
 
-    /// <summary>"Let the arms swing", "hips lift": parts of the body that do something, not the name of a move.</summary>
+    /// <summary>
+    /// "Let the arms swing", "hips lift": parts of the body that do something, not the name of a move. Nor are "on your side, bend your knees" a side bend and
+    /// "hold the chair, stand on one leg" a chair stand, which machine captions write without the comma.
+    /// </summary>
     public static bool IsClause(Speech speech, int token, int length) =>
-        length == 2 && speech.Tokens[token].Text is "arms" or "legs" or "hips" or "shoulders" or "knees" or "heels" or "toes" or "hands" or "elbows" or "feet"
-        && speech.Tokens[token + 1].Text is [.., not 's'];
+        length == 2 && speech.Tokens[token + 1].Text is [.., not 's']
+        && (speech.Tokens[token].Text is "arms" or "legs" or "hips" or "shoulders" or "knees" or "heels" or "toes" or "hands" or "elbows" or "feet"
+            || (Owned().IsMatch(speech.Before(token, 2)) && DoneTo().IsMatch(speech.After(token + 1, 2))));
 
     /// <summary>True where the move is only passed through: "walk your hands out to a plank".</summary>
     public static bool IsPassedThrough(Speech speech, int token) => PassedThrough().IsMatch(speech.Before(token, 4));
@@ -121,6 +125,12 @@ internal static partial class RoleReader
 
     [GeneratedRegex(@"\b(next( up| 1| exercise| move)?|coming up|up next|we're (going|gonna)|going to|gonna|moving (on|into|to)|go(ing)? (straight |right |back |down )?(in ?to|on ?to|for)|we've got|we have|let's (do|try|take|hit|get|go|move)|now (we|it's|for)?|first( up| 1| exercise| move)?|last (1|exercise|move|up)( (of|for|in) (this|the|our|that)( \w+)?)?|next (1|exercise|move) (of|for|in) (this|the|our)( \w+)?|straight in ?to|switch(ing)? to|start(ing)? (off )?(with)?|then|begin with|it's|this (1 )?is|these are|this is called|time for|back to|on to|onto|(exercise|number|move|station|superset) (number )?(\d|a|b|c)( is)?|here comes?|ready for|into (your|our|some|a))( [\w']+){0,4}$", Options)]
     private static partial Regex Announce();
+
+    [GeneratedRegex(@"\b(your|the|that|same|left|right|other|opposite)$", Options)]
+    private static partial Regex Owned();
+
+    [GeneratedRegex(@"^(bend|stand|lift|press|push|pull|raise|curl|twist|reach|kick|drop|roll|stretch|open|tap|touch|circle|turn|swing|hold) (your|the|both|it|on|that|this|1|up|down|him|her)\b", Options)]
+    private static partial Regex DoneTo();
 
     [GeneratedRegex(@"\b(a|an|the|your|our|1|full|regular|next|this|that|knee|more|another|into|with|perfect|is|of)$", Options)]
     private static partial Regex MakesThing();
