@@ -35,7 +35,9 @@ internal static class Combination
     /// <summary>The combined move, or null where the words between do not join, or the two do not go together.</summary>
     public static Move? Of(MoveLexicon lexicon, Speech speech, Move first, int firstEnd, Move second, int secondStart)
     {
-        if (secondStart - firstEnd is < 1 or > 4 || !GoTogether(first, second))
+        // "Squat kicks", "lunge curls": said as one word; after a plural it is a list.
+        var asOne = secondStart == firstEnd && !speech.Tokens[firstEnd - 1].Text.EndsWith('s') && speech.Tokens[secondStart].Text is [.., not 's', 's'];
+        if ((secondStart - firstEnd is < 1 or > 4 && !asOne) || !GoTogether(first, second))
         {
             return null;
         }
@@ -53,7 +55,7 @@ internal static class Combination
 
         // "Squats and lunges", "a squat and a row" are lists, "squat and row" may be one move; "into" a whole new move may be the next one.
         var listed = joint == "and" && (speech.Tokens[firstEnd - 1].Text.EndsWith('s') || speech.Tokens[secondStart - 1].Text is "a" or "an");
-        return joint is null || listed || (joint is "and" or "into" && !Arms.Contains(second.Pattern) && second.Pattern != "kick" && second.Id != "knee-lift")
+        return (joint is null && !asOne) || listed || (joint is "and" or "into" && !Arms.Contains(second.Pattern) && second.Pattern != "kick" && second.Id != "knee-lift")
             ? null
             : lexicon.Combined(first, second);
     }

@@ -93,7 +93,7 @@ public static class MentionFinder
 
         var misheard = Misheard(speech, lexicon, raw);
         var position = new PositionTrack(speech);
-        var likely = Likely(speech, position);
+        var likely = Likely(speech, position.Along(raw.Where(r => IsClear(speech, r)).Select(r => (r.Token, r.Hit.Move))));
         Described(speech, lexicon, likely, raw);
         Likened(speech, lexicon, marks, likely, raw);
         ShortNames(speech, lexicon, raw);
@@ -109,7 +109,7 @@ public static class MentionFinder
         {
             var (hit, token, length) = raw[i];
             var at = speech.At(token);
-            var role = RoleReader.Of(speech, token, length, hit.Move.IsGentle, at < opening);
+            var role = RoleReader.Of(speech, token, length, hit.Move.IsGentle, at < opening, described: hit.Weak && hit.Words > 2);
             if (role == Role.Doing && (InRest(marks, at) || (!hit.Move.IsStretch && beat?.StartAfter(at) is not null)))
             {
                 role = Role.Announced;
@@ -224,6 +224,9 @@ public static class MentionFinder
         raw.Sort((a, b) => a.Token.CompareTo(b.Token));
     }
 
+    /// <summary>True where a move can be done in a position, or nobody knows the position.</summary>
+    private static bool MayBe(Move move, string place) => place.Length == 0 || move.Positions.IsEmpty || move.Positions.Contains(place);
+
     /// <summary>"Hands behind your head, elbows wide, curl your shoulders up" holds all ideas of a triceps stretch, but is far more like a crunch.</summary>
     private static bool Outdone(Speech speech, MoveLexicon lexicon, Func<Move, int, double> likely, DescribedHit hit)
     {
@@ -244,10 +247,9 @@ public static class MentionFinder
     }
 
     /// <summary>How likely a move is at a token by what is at hand and where the body was said to be, 0..1.</summary>
-    private static Func<Move, int, double> Likely(Speech speech, PositionTrack position)
+    private static Func<Move, int, double> Likely(Speech speech, string[] places)
     {
         var kit = new Dictionary<string, bool>();
-        var places = new Dictionary<int, string>();
         return (move, token) =>
         {
             if (!kit.TryGetValue(move.Id, out var has))
@@ -255,12 +257,7 @@ public static class MentionFinder
                 kit[move.Id] = has = move.Kit.IsEmpty || AtHand(speech, move);
             }
 
-            if (!places.TryGetValue(token, out var place))
-            {
-                places[token] = place = position.SaidBy(token);
-            }
-
-            return (has ? 1 : NotAtHand) * (place.Length == 0 || move.Positions.IsEmpty || move.Positions.Contains(place) ? 1 : NotPlaced);
+            return (has ? 1 : NotAtHand) * (MayBe(move, places[token]) ? 1 : NotPlaced);
         };
     }
 
@@ -397,8 +394,8 @@ public static class MentionFinder
             }
 
             if (ShortStems.Contains(word.Stem) && last.TryGetValue(word.Stem, out var named) && speech.At(t) - named.At < sameClass
-                && t > 0 && (speech.Tokens[t - 1].Pauses || speech.Tokens[t - 1].Number is not null || BeforeShort.Contains(speech.Tokens[t - 1].Text))
-                && (IsSeveral(word) || word.Text is [.., 'e', 's'] || speech.Tokens[t - 1].Text is "that" or "those" or "these" or "same"))
+                && t > 0 && (speech.Tokens[t - 1].Pauses || speech.Tokens[t - 1].Number is not null || BeforeShort.Contains(speech.Tokens[t - 1].Text) || OfOneSide(speech, t - 1))
+                && (IsSeveral(word) || OfOneSide(speech, t - 1) || word.Text is [.., 'e', 's'] || speech.Tokens[t - 1].Text is "that" or "those" or "these" or "same"))
             {
                 added.Add((new AliasHit(named.Move, true, 1), t, 1));
             }
@@ -407,6 +404,10 @@ public static class MentionFinder
         raw.AddRange(added);
         raw.Sort((a, b) => a.Token.CompareTo(b.Token));
     }
+
+    /// <summary>"Right arm press": the side is said before the short name.</summary>
+    private static bool OfOneSide(Speech speech, int token) =>
+        token > 0 && speech.Tokens[token].Text is "arm" or "hand" or "leg" && speech.Tokens[token - 1].Text is "left" or "right" or "other";
 
     /// <summary>Words that are called out for other things than a move.</summary>
     private static readonly HashSet<string> NeverCalled =
@@ -430,7 +431,7 @@ public static class MentionFinder
         const double oneBreath = 6;
         var found = new HashSet<int>();
         var added = new List<(AliasHit Hit, int Token, int Length)>();
-        bool Ends(int t) => t < 0 || t + 1 >= speech.Tokens.Count || speech.Tokens[t].Stops || speech.At(t + 1) - speech.At(t) > silence;
+        bool Ends(int t) => t < 0 || t + 1 >= speech.Tokens.Count || speech.Tokens[t].Stops || (speech.Tokens[t + 1].Cue != speech.Tokens[t].Cue && speech.At(t + 1) - speech.At(t) > silence);
         for (var start = 0; start < speech.Tokens.Count;)
         {
             var end = start;
@@ -514,7 +515,7 @@ public static class MentionFinder
         {
             if (lexicon.Find("single-arm-" + m.Move.Id[(m.Move.Id.LastIndexOf('-') + 1)..]) is { } one && one.Easier == m.Move.Id
                 && Clocked.Between(marks, m.At - 1, m.At + soon).Any(k => k.Kind is MarkKind.Left or MarkKind.Right)
-                && Clocked.Between(marks, m.At + 3, m.At + 45).Any(k => k.Kind == MarkKind.SwitchSide))
+                && (Clocked.Between(marks, m.At + 3, m.At + 45).Any(k => k.Kind == MarkKind.SwitchSide) || BothSides(marks, m.At)))
             {
                 changed[m.Move.Id] = one;
             }
@@ -527,6 +528,13 @@ public static class MentionFinder
                 mentions[i] = mentions[i] with { Move = one };
             }
         }
+    }
+
+    /// <summary>"Right arm, six ... left arm": both sides are called within one bout and its other side.</summary>
+    private static bool BothSides(IReadOnlyList<Mark> marks, double at)
+    {
+        var sides = Clocked.Between(marks, at - 1, at + 60).Where(k => k.Kind is MarkKind.Left or MarkKind.Right).ToList();
+        return sides.Count > 1 && sides.Exists(k => k.Kind != sides[0].Kind && k.At - sides[0].At > 8);
     }
 
     /// <summary>"Triangle", "attitude", "teaser": where several moves of one school are named in full, a word of that school is its move.</summary>
@@ -749,7 +757,7 @@ public static class MentionFinder
             }
 
             var midClass = m.Move.Pattern == "breathing" && m.At > opening * end && m.At < closing * end;
-            var underway = midClass || Clocked.Between(mentions, m.At - DescribesWithin - AnnounceReach, m.At + 5).Any(o => !o.Weak && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && o.EffectiveAt > m.At - within && o.At < m.At + 5);
+            var underway = midClass || Clocked.Between(mentions, m.At - DescribesWithin - AnnounceReach, m.At + 5).Any(o => !o.Weak && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && o.EffectiveAt > m.At - (m.Move.IsGentle ? DescribesWithin : within) && o.At < m.At + 5);
 
             // Right after work is named, "breathe in through the nose" is how it is done; arms that swing while everyone walks belong to the walk.
             bool JustNamed(Func<Move, bool> which) => Clocked.Between(mentions, m.At - DescribesWithin - AnnounceReach, m.At).Any(o => o.Weight >= 0.5 && which(o.Move));
@@ -1128,8 +1136,15 @@ public static class MentionFinder
         const double pairReach = 90;
         const double reach = 150;
         var added = new List<Mention>();
-        foreach (var mark in marks.Where(m => m.Kind == MarkKind.Again))
+        const double lately = 25;
+        foreach (var mark in marks.Where(m => m.Kind == MarkKind.Again || (m.Kind == MarkKind.Round && dose is { Supersets: true, WorkSeconds: null })))
         {
+            // "That's round one, we do that again": the round is meant, not its last move.
+            if (mark.Kind == MarkKind.Again && dose.Timed && Clocked.Between(marks, mark.At - lately, mark.At).Any(m => m.Kind is MarkKind.Round or MarkKind.Break))
+            {
+                continue;
+            }
+
             var last = LastNamed(mentions, mark.At, reach);
             var named = Clocked.Between(mentions, mark.At - 5, mark.At + 14).Any(m => m.Weight >= 0.5);
             if (last is null || named)

@@ -59,19 +59,34 @@ internal sealed partial class PositionTrack
         return last;
     }
 
-    /// <summary>The position that was said last before a token or at it, and not long ago; empty where none was.</summary>
-    public string SaidBy(int token)
+    /// <summary>
+    /// For each word where the body is by what was said last and by the names since: a squat ends lying down. Empty where nobody knows.
+    /// </summary>
+    /// <param name="named">Names and where they stand, in the order of the words.</param>
+    public string[] Along(IEnumerable<(int Token, Move Move)> named)
     {
-        const double lately = 150;
-        for (var i = From(token + 1) - 1; i >= 0 && _speech.At(token) - _speech.At(_said[i].Token) < lately; i--)
+        var places = new string[_speech.Tokens.Count];
+        Array.Fill(places, Unknown);
+        var (place, next) = (Unknown, 0);
+        using var names = named.GetEnumerator();
+        var more = names.MoveNext();
+        for (var t = 0; t < places.Length; t++)
         {
-            if (!_said[i].Implied)
+            for (; more && names.Current.Token <= t; more = names.MoveNext())
             {
-                return _said[i].Position;
+                var at = names.Current.Move.Positions;
+                place = at.IsEmpty || at.Contains(place) ? place : at.Length == 1 ? at[0] : Unknown;
             }
+
+            for (; next < _said.Count && _said[next].Token <= t; next++)
+            {
+                place = _said[next].Position;
+            }
+
+            places[t] = place;
         }
 
-        return Unknown;
+        return places;
     }
 
     /// <summary>Index of the first position said at or after a token.</summary>

@@ -7,7 +7,8 @@ internal static partial class RoleReader
 {
     /// <param name="gentle">True for stretches and mobility, whose names may well end in "position".</param>
     /// <param name="beforeOpening">True before the class proper begins: what is named there is a list of what will come.</param>
-    public static Role Of(Speech speech, int token, int length, bool gentle, bool beforeOpening)
+    /// <param name="described">True for a move that is described and not named: an "if you can" after it is how far to go, not whether.</param>
+    public static Role Of(Speech speech, int token, int length, bool gentle, bool beforeOpening, bool described = false)
     {
         var before = speech.Before(token, 8);
         var after = speech.After(token + length, 7);
@@ -23,7 +24,7 @@ internal static partial class RoleReader
             return Role.Compared;
         }
 
-        if (Alternative().IsMatch(before) || AlternativeAfter().IsMatch(after))
+        if (Alternative().IsMatch(before) || (!described && AlternativeAfter().IsMatch(after)))
         {
             return Role.Alternative;
         }
