@@ -3,7 +3,7 @@ namespace AnyPace.Core.Lexicon;
 /// <summary>The move that a stretch of speech is most like.</summary>
 /// <param name="Score">How like, in sums of word weights; a clear description has 3 and more.</param>
 /// <param name="Words">How many different words of the stretch are said of it.</param>
-/// <param name="Beside">The score of the move it was to be held against; 0 for none.</param>
+/// <param name="Beside">The score of the move it was to be held against; 0 for none, and for a combined move.</param>
 /// <param name="Lead">How many times the score of the next move that is no easier, harder or otherwise placed form of it; 1 and more.</param>
 public readonly record struct LikeMove(Move Move, double Score, int Words, double Lead, double Beside);
 
@@ -62,57 +62,120 @@ public sealed class DescriptionLikeness
         return new DescriptionLikeness(moves, said.ToDictionary(s => s.Key, s => s.Value.ToArray()));
     }
 
-    /// <summary>What a stretch of speech is most like; null where none of its words is said of any move.</summary>
-    /// <param name="stems">Stems of all words of the speech.</param>
-    /// <param name="from">The first word of the stretch.</param>
-    /// <param name="count">How many words it has.</param>
-    /// <param name="fits">What a move's score is multiplied with here, 0..1: where the body is, what is at hand.</param>
-    /// <param name="beside">A move to hold it against.</param>
-    public LikeMove? Of(IReadOnlyList<string> stems, int from, int count, Func<Move, double> fits, Move? beside = null)
+    /// <summary>Speech to look for descriptions in.</summary>
+    /// <param name="stems">Stems of all its words.</param>
+    /// <param name="places">For each word the position the body is in, empty where nobody knows.</param>
+    /// <param name="atHand">Whether the kit of a move is at hand.</param>
+    public Heard In(IReadOnlyList<string> stems, string[] places, Func<Move, bool> atHand) => new(this, stems, places, atHand);
+
+    /// <summary>What <see cref="In"/> gives: each word is looked up once, however many stretches are asked about.</summary>
+    public sealed class Heard
     {
-        var scores = new double[_moves.Length];
-        var seen = new HashSet<string>();
-        for (var t = from; t < from + count; t++)
+        /// <summary>A move that is not done where the body is, or with kit that nobody speaks of, is hardly the one.</summary>
+        private const double NotPlaced = 0.6;
+        private const double NotAtHand = 0.6;
+
+        private readonly DescriptionLikeness _of;
+        private readonly string[] _places;
+        private readonly (int Word, (int Move, double Weight)[] Moves)[] _single;
+        private readonly (int Word, (int Move, double Weight)[] Moves)[] _pair;
+        private readonly Lazy<double>[] _kit;
+        private readonly Dictionary<string, double[]> _fits = [];
+        private readonly double[] _scores;
+        private readonly int[] _words;
+        private readonly int[] _seenAt;
+        private int _stretch;
+
+        internal Heard(DescriptionLikeness of, IReadOnlyList<string> stems, string[] places, Func<Move, bool> atHand)
         {
-            Add(stems[t]);
-            if (t > from)
-            {
-                Add($"{stems[t - 1]} {stems[t]}");
-            }
+            (_of, _places) = (of, places);
+            var ids = new Dictionary<string, int>();
+            (int, (int, double)[]) Look(string word) => of._said.TryGetValue(word, out var moves) ? (ids.TryGetValue(word, out var id) ? id : ids[word] = ids.Count, moves) : (-1, []);
+            _single = [.. stems.Select(Look)];
+            _pair = [.. stems.Select((stem, i) => i == 0 ? (-1, []) : Look($"{stems[i - 1]} {stem}"))];
+            _kit = [.. of._moves.Select(m => new Lazy<double>(() => m.Kit.IsEmpty || atHand(m) ? 1 : NotAtHand))];
+            _scores = new double[of._moves.Length];
+            _words = new int[of._moves.Length];
+            _seenAt = new int[ids.Count];
         }
 
-        var best = -1;
-        for (var i = 0; i < scores.Length; i++)
+        /// <summary>What a stretch is most like; null where fewer than so many of its words are said of any one move.</summary>
+        /// <param name="from">The first word of the stretch.</param>
+        /// <param name="count">How many words it has.</param>
+        /// <param name="least">How many different words have to speak for the move.</param>
+        /// <param name="beside">A move to hold it against.</param>
+        public LikeMove? Of(int from, int count, int least, Move? beside = null)
         {
-            if (scores[i] > 0 && (scores[i] *= fits(_moves[i])) > 0 && (best < 0 || scores[i] > scores[best]))
+            _stretch++;
+            Array.Clear(_scores);
+            Array.Clear(_words);
+            for (var t = from; t < from + count; t++)
             {
-                best = i;
-            }
-        }
-
-        if (best < 0)
-        {
-            return null;
-        }
-
-        var next = scores.Where((s, i) => s > 0 && i != best && !Akin(_moves[i], _moves[best])).DefaultIfEmpty(0).Max();
-        return new LikeMove(_moves[best], scores[best], seen.Count(w => !w.Contains(' ', StringComparison.Ordinal) && Says(w, _moves[best]) > 0), next == 0 ? double.PositiveInfinity : Math.Max(1, scores[best] / next), beside is null ? 0 : scores[Array.FindIndex(_moves, m => m.Id == beside.Id) is >= 0 and var at ? at : best]);
-
-        void Add(string word)
-        {
-            if (seen.Add(word) && _said.TryGetValue(word, out var moves))
-            {
-                foreach (var (move, weight) in moves)
+                Add(_single[t], 1);
+                if (t > from)
                 {
-                    scores[move] += weight;
+                    Add(_pair[t], 0);
+                }
+            }
+
+            var fits = Fits(_places[from + count - 1]);
+            var best = -1;
+            for (var i = 0; i < _scores.Length; i++)
+            {
+                if (_scores[i] > 0)
+                {
+                    _scores[i] *= fits[i];
+                    if (best < 0 || _scores[i] > _scores[best])
+                    {
+                        best = i;
+                    }
+                }
+            }
+
+            if (best < 0 || _words[best] < least)
+            {
+                return null;
+            }
+
+            var next = 0.0;
+            for (var i = 0; i < _scores.Length; i++)
+            {
+                if (_scores[i] > next && i != best && !Akin(_of._moves[i], _of._moves[best]))
+                {
+                    next = _scores[i];
+                }
+            }
+
+            var other = beside is null ? -1 : Array.FindIndex(_of._moves, m => m.Id == beside.Id);
+            return new LikeMove(_of._moves[best], _scores[best], _words[best], next == 0 ? double.PositiveInfinity : Math.Max(1, _scores[best] / next), other < 0 ? 0 : _scores[other]);
+        }
+
+        /// <summary>True where a word is said of a move.</summary>
+        public bool Says(int token, Move move) => Array.Exists(_single[token].Moves, m => _of._moves[m.Move].Id == move.Id);
+
+        private void Add((int Word, (int Move, double Weight)[] Moves) said, int words)
+        {
+            if (said.Word >= 0 && _seenAt[said.Word] != _stretch)
+            {
+                _seenAt[said.Word] = _stretch;
+                foreach (var (move, weight) in said.Moves)
+                {
+                    _scores[move] += weight;
+                    _words[move] += words;
                 }
             }
         }
-    }
 
-    /// <summary>How much a word of speech says of a move.</summary>
-    public double Says(string stem, Move move) =>
-        _said.TryGetValue(stem, out var moves) ? Array.Find(moves, m => _moves[m.Move].Id == move.Id).Weight : 0;
+        private double[] Fits(string place)
+        {
+            if (!_fits.TryGetValue(place, out var fits))
+            {
+                _fits[place] = fits = [.. _of._moves.Select((m, i) => _kit[i].Value * (place.Length == 0 || m.Positions.IsEmpty || m.Positions.Contains(place) ? 1 : NotPlaced))];
+            }
+
+            return fits;
+        }
+    }
 
     private static bool Akin(Move a, Move b) => a.Easier == b.Id || a.Harder == b.Id || b.Easier == a.Id || b.Harder == a.Id || a.Elsewhere.Contains(b.Id) || b.Elsewhere.Contains(a.Id);
 

@@ -64,12 +64,6 @@ public static class MentionFinder
     /// <summary>So many different words have to speak for it: "all the way up" alone is said of anything.</summary>
     private const int WordsEnough = 5;
 
-    /// <summary>A move with kit that nobody speaks of is hardly the one.</summary>
-    private const double NotAtHand = 0.6;
-
-    /// <summary>A move that is not done where the body was said to be is hardly the one.</summary>
-    private const double NotPlaced = 0.6;
-
     /// <summary>A description whose ideas are all there yields to a move that the words around are so much more like.</summary>
     private const double FarLess = 0.6;
 
@@ -93,9 +87,9 @@ public static class MentionFinder
 
         var misheard = Misheard(speech, lexicon, raw);
         var position = new PositionTrack(speech);
-        var likely = Likely(speech, position.Along(raw.Where(r => IsClear(speech, r)).Select(r => (r.Token, r.Hit.Move))));
-        Described(speech, lexicon, likely, raw);
-        Likened(speech, lexicon, marks, likely, raw);
+        var listened = lexicon.Likeness.In(speech.Stems, position.Along(raw.Where(r => IsClear(speech, r)).Select(r => (r.Token, r.Hit.Move))), m => AtHand(speech, m));
+        Described(speech, lexicon, listened, raw);
+        Likened(speech, marks, listened, raw);
         ShortNames(speech, lexicon, raw);
         var called = CalledOut(speech, lexicon, raw);
         Combine(speech, lexicon, raw);
@@ -205,7 +199,7 @@ public static class MentionFinder
     }
 
     /// <summary>Adds moves that are described where nothing is named, and narrows general names by what is said around them ("squat ... explode up").</summary>
-    private static void Described(Speech speech, MoveLexicon lexicon, Func<Move, int, double> likely, List<(AliasHit Hit, int Token, int Length)> raw)
+    private static void Described(Speech speech, MoveLexicon lexicon, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> raw)
     {
         foreach (var hit in lexicon.Described.Find(speech.Stems, (from, to) => speech.At(to) - speech.At(from) <= LongestDescription))
         {
@@ -214,7 +208,7 @@ public static class MentionFinder
             bool Yields((AliasHit Hit, int Token, int Length) r) => r.Hit.Weak || RoleReader.IsVerb(speech, r.Token, r.Length) || RoleReader.IsClause(speech, r.Token, r.Length)
                 ? hit.Names || r.Hit.Words < hit.Words.Length
                 : hit.Names && r.Hit.Move.Id != hit.Move.Id && r.Hit.Words < hit.Words.Length && MayNarrow(lexicon, r.Hit, hit.Move) && Enumerable.Range(r.Token, r.Length).Any(t => hit.Words.Contains(t));
-            if (within.TrueForAll(Yields) && (hit.Names ? within.Count > 0 : !Outdone(speech, lexicon, likely, hit)))
+            if (within.TrueForAll(Yields) && (hit.Names ? within.Count > 0 : !Outdone(speech, heard, hit)))
             {
                 raw.RemoveAll(within.Contains);
                 raw.Add((new AliasHit(hit.Move, !hit.Names, hit.Words.Length), hit.Start, hit.Length));
@@ -228,7 +222,7 @@ public static class MentionFinder
     private static bool MayBe(Move move, string place) => place.Length == 0 || move.Positions.IsEmpty || move.Positions.Contains(place);
 
     /// <summary>"Hands behind your head, elbows wide, curl your shoulders up" holds all ideas of a triceps stretch, but is far more like a crunch.</summary>
-    private static bool Outdone(Speech speech, MoveLexicon lexicon, Func<Move, int, double> likely, DescribedHit hit)
+    private static bool Outdone(Speech speech, DescriptionLikeness.Heard heard, DescribedHit hit)
     {
         const int before = 4;
         const int after = 10;
@@ -243,22 +237,7 @@ public static class MentionFinder
             to--;
         }
 
-        return lexicon.Likeness.Of(speech.Stems, from, to - from, m => likely(m, to - 1), hit.Move) is { Score: >= LikeEnough, Words: >= WordsEnough } like && like.Beside < FarLess * like.Score;
-    }
-
-    /// <summary>How likely a move is at a token by what is at hand and where the body was said to be, 0..1.</summary>
-    private static Func<Move, int, double> Likely(Speech speech, string[] places)
-    {
-        var kit = new Dictionary<string, bool>();
-        return (move, token) =>
-        {
-            if (!kit.TryGetValue(move.Id, out var has))
-            {
-                kit[move.Id] = has = move.Kit.IsEmpty || AtHand(speech, move);
-            }
-
-            return (has ? 1 : NotAtHand) * (MayBe(move, places[token]) ? 1 : NotPlaced);
-        };
+        return heard.Of(from, to - from, WordsEnough, hit.Move) is { Score: >= LikeEnough } like && like.Beside < FarLess * like.Score;
     }
 
     /// <summary>A name that is no everyday phrase ("knee up", "roll back"), or a description with all its ideas.</summary>
@@ -266,7 +245,7 @@ public static class MentionFinder
         raw.Hit.Weak ? raw.Hit.Words > 2 : !RoleReader.IsClause(speech, raw.Token, raw.Length) && !RoleReader.IsVerb(speech, raw.Token, raw.Length);
 
     /// <summary>Adds moves to which stretches of speech without a name or a description are most like, where one is clearly the likest.</summary>
-    private static void Likened(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, Func<Move, int, double> likely, List<(AliasHit Hit, int Token, int Length)> raw)
+    private static void Likened(Speech speech, IReadOnlyList<Mark> marks, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> raw)
     {
         const int shortest = 8;
         const int longest = 24;
@@ -299,7 +278,7 @@ public static class MentionFinder
                     count--;
                 }
 
-                if (count >= shortest && lexicon.Likeness.Of(speech.Stems, at, count, m => likely(m, at + count - 1)) is { Score: >= LikeEnough, Words: >= WordsEnough, Lead: >= ClearlyLikest } like)
+                if (count >= shortest && heard.Of(at, count, WordsEnough) is { Score: >= LikeEnough, Lead: >= ClearlyLikest } like)
                 {
                     found.Add((like, at, count));
                 }
@@ -315,7 +294,7 @@ public static class MentionFinder
                 continue;
             }
 
-            var words = Enumerable.Range(from, count).Where(t => lexicon.Likeness.Says(speech.Stems[t], like.Move) > 0).ToList();
+            var words = Enumerable.Range(from, count).Where(t => heard.Says(t, like.Move)).ToList();
             raw.RemoveAll(r => r.Token >= from && r.Token + r.Length <= from + count);
             raw.Add((new AliasHit(like.Move, true, words.Count), words[0], words[^1] - words[0] + 1));
         }
