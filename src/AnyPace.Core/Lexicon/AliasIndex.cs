@@ -38,6 +38,7 @@ public sealed class AliasIndex
         foreach (var move in moves)
         {
             var weak = move.WeakAliases.Select(Key).ToHashSet();
+            index._misheard.AddDescribing(move.Descriptions.SelectMany(DescriptionLikeness.Ideas));
             foreach (var name in move.Aliases.Prepend(move.Name).Concat(move.WeakAliases))
             {
                 var words = Split(name);

@@ -211,7 +211,8 @@ public sealed class DescriptionLikeness
         return sums.ToDictionary(s => s.Key, s => Math.Log(1 + s.Value));
     }
 
-    private static IEnumerable<string> Ideas(string description) => description.TrimStart('!').Split([' ', '/'], StringSplitOptions.RemoveEmptyEntries).Select(WordStem.Of);
+    /// <summary>The stems of all words of a description.</summary>
+    internal static IEnumerable<string> Ideas(string description) => description.TrimStart('!').Split([' ', '/'], StringSplitOptions.RemoveEmptyEntries).Select(WordStem.Of);
 
     private static List<string> Stems(string text) => [.. text.Split([' ', '-', ','], StringSplitOptions.RemoveEmptyEntries).Select(WordStem.Of)];
 }

@@ -33,6 +33,11 @@ internal sealed class MisheardIndex
     private readonly Dictionary<string, List<(AliasHit Hit, string Word)>> _bySound = [];
     private readonly HashSet<string> _nameStems = [];
 
+    private readonly HashSet<string> _describing = [];
+
+    /// <summary>Adds the words by which a move is described: who says "tip" or "hover" means it.</summary>
+    public void AddDescribing(IEnumerable<string> stems) => _describing.UnionWith(stems);
+
     /// <summary>Adds a name by its words as written, lower case.</summary>
     public void Add(IReadOnlyList<string> words, IReadOnlyList<string> stems, AliasHit hit)
     {
@@ -75,7 +80,7 @@ internal sealed class MisheardIndex
         for (var i = 0; i < texts.Count; i++)
         {
             ofName[i] = _nameStems.Contains(stems[i]);
-            everyday[i] = Everyday.Contains(texts[i]);
+            everyday[i] = Everyday.Contains(texts[i]) || _describing.Contains(stems[i]);
         }
 
         for (var start = 0; start < texts.Count; start++)

@@ -13,7 +13,7 @@ public static partial class MarkFinder
             foreach (var match in speech.Find(regex))
             {
                 var first = speech.TokenAt(match.Index);
-                var last = speech.TokenAt(match.Index + match.Length - 1);
+                var last = Breath(speech, first, speech.TokenAt(match.Index + match.Length - 1));
                 marks.Add(new Mark(kind, first, speech.Tokens[last].At, strength));
             }
         }
@@ -45,6 +45,21 @@ public static partial class MarkFinder
         CountedOut(speech, marks);
         WholeRound(speech, marks);
         return marks;
+    }
+
+    /// <summary>The last word of a phrase that is said in one breath: "and the other" before half a minute of work does not go on after it.</summary>
+    private static int Breath(Speech speech, int first, int last)
+    {
+        const double silence = 6;
+        for (var t = first; t < last; t++)
+        {
+            if (speech.Tokens[t + 1].Cue != speech.Tokens[t].Cue && speech.At(t + 1) - speech.At(t) > silence)
+            {
+                return t;
+            }
+        }
+
+        return last;
     }
 
     /// <summary>"Switch." or "Roll over." as a sentence of its own; inside a longer one the words mean too many things.</summary>

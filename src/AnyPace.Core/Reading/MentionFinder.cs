@@ -64,6 +64,10 @@ public static class MentionFinder
     /// <summary>So many different words have to speak for it: "all the way up" alone is said of anything.</summary>
     private const int WordsEnough = 5;
 
+    /// <summary>The same where a start was called and no move named for it.</summary>
+    private const int FewWords = 3;
+    private const double Likest = 1.1;
+
     /// <summary>A description whose ideas are all there yields to a move that the words around are so much more like.</summary>
     private const double FarLess = 0.6;
 
@@ -240,6 +244,28 @@ public static class MentionFinder
         return heard.Of(from, to - from, WordsEnough, hit.Move) is { Score: >= LikeEnough } like && like.Beside < FarLess * like.Score;
     }
 
+    /// <summary>The times around starts for which no move was named or fully described: from the stop or start before up to some seconds into the work.</summary>
+    private static List<(double From, double To)> Awaited(Speech speech, IReadOnlyList<Mark> marks, List<(AliasHit Hit, int Token, int Length)> raw)
+    {
+        const double into = 8;
+        const double before = 30;
+        var named = raw.Where(r => IsClear(speech, r)).Select(r => speech.At(r.Token)).Order().ToList();
+        var awaited = new List<(double, double)>();
+        var since = 0.0;
+        foreach (var mark in marks.Where(m => m is { Kind: MarkKind.Start or MarkKind.Stop, Strength: >= 0.5 }))
+        {
+            var from = Math.Max(since, mark.At - before);
+            if (mark.Kind == MarkKind.Start && Clocked.From(named, from, static t => t) is var next && (next == named.Count || named[next] > mark.At + into))
+            {
+                awaited.Add((from, mark.At + into));
+            }
+
+            since = mark.At;
+        }
+
+        return awaited;
+    }
+
     /// <summary>A name that is no everyday phrase ("knee up", "roll back"), or a description with all its ideas.</summary>
     private static bool IsClear(Speech speech, (AliasHit Hit, int Token, int Length) raw) =>
         raw.Hit.Weak ? raw.Hit.Words > 2 : !RoleReader.IsClause(speech, raw.Token, raw.Length) && !RoleReader.IsVerb(speech, raw.Token, raw.Length);
@@ -261,6 +287,7 @@ public static class MentionFinder
             borders[mark.Token] = true;
         }
 
+        var awaited = Awaited(speech, marks, raw);
         var found = new List<(LikeMove Like, int From, int Count)>();
         for (var from = 0; from < speech.Tokens.Count;)
         {
@@ -270,7 +297,7 @@ public static class MentionFinder
                 to++;
             }
 
-            for (var at = from; at == from || at + shortest <= to; at += step)
+            for (var at = from; at == from || at + FewWords <= to; at += step)
             {
                 var count = Math.Min(longest, to - at);
                 while (count > shortest && speech.At(at + count - 1) - speech.At(at) > LongestDescription)
@@ -278,7 +305,9 @@ public static class MentionFinder
                     count--;
                 }
 
-                if (count >= shortest && heard.Of(at, count, WordsEnough) is { Score: >= LikeEnough, Lead: >= ClearlyLikest } like)
+                // Where a start waits for its move, less has to be said for one.
+                var waits = count >= FewWords && awaited.Exists(a => speech.At(at + count - 1) > a.From && speech.At(at) < a.To);
+                if (count >= (waits ? FewWords : shortest) && heard.Of(at, count, waits ? FewWords : WordsEnough) is { Score: >= LikeEnough } like && like.Lead >= (waits ? Likest : ClearlyLikest))
                 {
                     found.Add((like, at, count));
                 }

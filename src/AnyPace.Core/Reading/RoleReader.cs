@@ -7,7 +7,7 @@ internal static partial class RoleReader
 {
     /// <param name="gentle">True for stretches and mobility, whose names may well end in "position".</param>
     /// <param name="beforeOpening">True before the class proper begins: what is named there is a list of what will come.</param>
-    /// <param name="described">True for a move that is described and not named: an "if you can" after it is how far to go, not whether.</param>
+    /// <param name="described">True for a move that is described and not named: an "if you can" after it is how far to go, not whether, and "from the hips" no look back.</param>
     public static Role Of(Speech speech, int token, int length, bool gentle, bool beforeOpening, bool described = false)
     {
         var before = speech.Before(token, 8);
@@ -29,7 +29,7 @@ internal static partial class RoleReader
             return Role.Alternative;
         }
 
-        if (Past().IsMatch(before) || PastAfter().IsMatch(after))
+        if (!described && (Past().IsMatch(before) || PastAfter().IsMatch(after)))
         {
             return Role.Past;
         }
