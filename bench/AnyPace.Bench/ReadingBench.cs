@@ -66,9 +66,10 @@ internal static class ReadingBench
             Figures([.. tuned.Select(s => s.Ours)]), Figures([.. tuned.Select(s => s.Plain)]),
             Figures([.. aside.Select(s => s.Ours)]), Figures([.. aside.Select(s => s.Plain)]),
         };
-        for (var i = 0; i < columns[0].Count; i++)
+        var rows = columns.MaxBy(c => c.Count)!;
+        for (var i = 0; i < rows.Count; i++)
         {
-            table.AddRow([columns[0][i].Name, .. columns.Select(c => c[i].Value)]);
+            table.AddRow([rows[i].Name, .. columns.Select(c => c.Count == 0 ? "-" : c[i].Value)]);
         }
 
         AnsiConsole.Write(table);
@@ -86,7 +87,7 @@ internal static class ReadingBench
     {
         if (scores.Count == 0)
         {
-            return [.. Enumerable.Repeat(("", "-"), 16)];
+            return [];
         }
 
         string Mean(Func<ReadingScore, double?> of)

@@ -5,7 +5,8 @@ namespace AnyPace.Core.Lexicon;
 /// <summary>One name of a move, ready to be found among stemmed words.</summary>
 /// <param name="Weak">A name that is also an everyday word ("row", "march"); it needs its surroundings to agree.</param>
 /// <param name="Words">How many words the name has; longer names are surer.</param>
-public sealed record AliasHit(Move Move, bool Weak, int Words);
+/// <param name="Described">True where it is no name but a description.</param>
+public sealed record AliasHit(Move Move, bool Weak, int Words, bool Described = false);
 
 /// <summary>A trie over stemmed words that finds the longest move name starting at a word.</summary>
 public sealed class AliasIndex

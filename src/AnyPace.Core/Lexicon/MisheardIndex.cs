@@ -80,7 +80,7 @@ internal sealed class MisheardIndex
         for (var i = 0; i < texts.Count; i++)
         {
             ofName[i] = _nameStems.Contains(stems[i]);
-            everyday[i] = Everyday.Contains(texts[i]) || _describing.Contains(stems[i]);
+            everyday[i] = Everyday.Contains(texts[i]);
         }
 
         for (var start = 0; start < texts.Count; start++)
@@ -115,7 +115,7 @@ internal sealed class MisheardIndex
         {
             // A slip is a word that no name has; where all are words of names, the speaker says something else.
             var k = Array.IndexOf(ofName, false, start, n);
-            if (k < 0 || everyday[k] || !char.IsLetter(texts[k][0]) || !_byRest.TryGetValue(Rest([.. stems.Skip(start).Take(n)], k - start), out var candidates))
+            if (k < 0 || everyday[k] || _describing.Contains(stems[k]) || !char.IsLetter(texts[k][0]) || !_byRest.TryGetValue(Rest([.. stems.Skip(start).Take(n)], k - start), out var candidates))
             {
                 continue;
             }

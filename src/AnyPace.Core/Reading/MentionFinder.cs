@@ -82,7 +82,7 @@ public static class MentionFinder
         var raw = new List<(AliasHit Hit, int Token, int Length)>();
         for (var i = 0; i < speech.Tokens.Count; i++)
         {
-            if (lexicon.Aliases.Longest(speech.Stems, i, k => EndsName(speech, k)) is { } found)
+            if (lexicon.Aliases.Longest(speech.Stems, i, k => EndsName(speech, k)) is { } found && !RoleReader.IsTwoClauses(speech, i, found.Length))
             {
                 raw.Add((found.Hit, i, found.Length));
                 i += found.Length - 1;
@@ -107,7 +107,7 @@ public static class MentionFinder
         {
             var (hit, token, length) = raw[i];
             var at = speech.At(token);
-            var role = RoleReader.Of(speech, token, length, hit.Move.IsGentle, at < opening, described: hit.Weak && hit.Words > 2);
+            var role = RoleReader.Of(speech, token, length, hit.Move.IsGentle, at < opening, hit.Described);
             if (role == Role.Doing && (InRest(marks, at) || (!hit.Move.IsStretch && beat?.StartAfter(at) is not null)))
             {
                 role = Role.Announced;
@@ -215,7 +215,7 @@ public static class MentionFinder
             if (within.TrueForAll(Yields) && (hit.Names ? within.Count > 0 : !Outdone(speech, heard, hit)))
             {
                 raw.RemoveAll(within.Contains);
-                raw.Add((new AliasHit(hit.Move, !hit.Names, hit.Words.Length), hit.Start, hit.Length));
+                raw.Add((new AliasHit(hit.Move, !hit.Names, hit.Words.Length, Described: !hit.Names), hit.Start, hit.Length));
             }
         }
 
@@ -268,7 +268,7 @@ public static class MentionFinder
 
     /// <summary>A name that is no everyday phrase ("knee up", "roll back"), or a description with all its ideas.</summary>
     private static bool IsClear(Speech speech, (AliasHit Hit, int Token, int Length) raw) =>
-        raw.Hit.Weak ? raw.Hit.Words > 2 : !RoleReader.IsClause(speech, raw.Token, raw.Length) && !RoleReader.IsVerb(speech, raw.Token, raw.Length);
+        raw.Hit.Weak ? raw.Hit.Described : !RoleReader.IsClause(speech, raw.Token, raw.Length) && !RoleReader.IsVerb(speech, raw.Token, raw.Length);
 
     /// <summary>Adds moves to which stretches of speech without a name or a description are most like, where one is clearly the likest.</summary>
     private static void Likened(Speech speech, IReadOnlyList<Mark> marks, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> raw)
@@ -325,7 +325,7 @@ public static class MentionFinder
 
             var words = Enumerable.Range(from, count).Where(t => heard.Says(t, like.Move)).ToList();
             raw.RemoveAll(r => r.Token >= from && r.Token + r.Length <= from + count);
-            raw.Add((new AliasHit(like.Move, true, words.Count), words[0], words[^1] - words[0] + 1));
+            raw.Add((new AliasHit(like.Move, true, words.Count, Described: true), words[0], words[^1] - words[0] + 1));
         }
 
         raw.Sort((a, b) => a.Token.CompareTo(b.Token));
@@ -757,6 +757,9 @@ public static class MentionFinder
         // "Breathe in, breathe out" is a move of its own at both ends of a class; in between it is how moves are done.
         const double opening = 0.12;
         const double closing = 0.8;
+
+        // No clock rules the warm-up and the cool-down: "arms, big circles" is the next thing done.
+        const double warmingUp = 0.2;
         for (var i = 0; i < mentions.Count; i++)
         {
             if (mentions[i] is not { Weak: true, Role: Role.Doing or Role.Announced } m)
@@ -765,13 +768,14 @@ public static class MentionFinder
             }
 
             var midClass = m.Move.Pattern == "breathing" && m.At > opening * end && m.At < closing * end;
-            var underway = midClass || Clocked.Between(mentions, m.At - DescribesWithin - AnnounceReach, m.At + 5).Any(o => !o.Weak && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && o.EffectiveAt > m.At - (m.Move.IsGentle ? DescribesWithin : within) && o.At < m.At + 5);
+            var underway = midClass || Clocked.Between(mentions, m.At - DescribesWithin - AnnounceReach, m.At + 5).Any(o => !o.Weak && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && o.EffectiveAt > m.At - (m.Move.IsGentle && (m.At < warmingUp * end || m.At > closing * end) ? DescribesWithin : within) && o.At < m.At + 5);
 
             // Right after work is named, "breathe in through the nose" is how it is done; arms that swing while everyone walks belong to the walk.
             bool JustNamed(Func<Move, bool> which) => Clocked.Between(mentions, m.At - DescribesWithin - AnnounceReach, m.At).Any(o => o.Weight >= 0.5 && which(o.Move));
             underway = underway
                 || (m.Move.Pattern == "breathing" && JustNamed(o => !o.IsGentle))
-                || (m.Move.Id == "arm-swing" && JustNamed(o => o.Pattern == "locomotion"));
+                || (m.Move.Id == "arm-swing" && JustNamed(o => o.Pattern == "locomotion"))
+                || (m.Move.Id == "scapula-squeeze" && JustNamed(o => o.Pattern.StartsWith("pull", StringComparison.Ordinal)));
             mentions[i] = m with { Weight = underway ? 0.15 : m.Length > 1 && m.Weight > VerbWeight * 1.5 ? DescribedWeight : m.Weight };
         }
     }

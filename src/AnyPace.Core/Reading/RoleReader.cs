@@ -67,14 +67,16 @@ internal static partial class RoleReader
     public static bool IsVerb(Speech speech, int token, int length) =>
         length == 2 && speech.Tokens[token + 1].Text == "up" && (VerbAfter().IsMatch(speech.After(token + 2, 3)) || !MakesThing().IsMatch(speech.Before(token, 3)));
 
-    /// <summary>
-    /// "Let the arms swing", "hips lift": parts of the body that do something, not the name of a move. Nor are "on your side, bend your knees" a side bend and
-    /// "hold the chair, stand on one leg" a chair stand, which machine captions write without the comma.
-    /// </summary>
+    /// <summary>"Let the arms swing", "hips lift": parts of the body that do something, not the name of a move.</summary>
     public static bool IsClause(Speech speech, int token, int length) =>
+        length == 2 && speech.Tokens[token].Text is "arms" or "legs" or "hips" or "shoulders" or "knees" or "heels" or "toes" or "hands" or "elbows" or "feet"
+        && speech.Tokens[token + 1].Text is [.., not 's'];
+
+    /// <summary>"On your side, bend your knees", "hold the chair, stand on one leg": no side bend and no chair stand, though machine captions leave the comma out.</summary>
+    public static bool IsTwoClauses(Speech speech, int token, int length) =>
         length == 2 && speech.Tokens[token + 1].Text is [.., not 's']
-        && (speech.Tokens[token].Text is "arms" or "legs" or "hips" or "shoulders" or "knees" or "heels" or "toes" or "hands" or "elbows" or "feet"
-            || (Owned().IsMatch(speech.Before(token, 2)) && DoneTo().IsMatch(speech.After(token + 1, 2))));
+        && speech.Tokens[token].Text is "side" or "chair" or "wall" or "back" or "chest" or "head" or "shoulder" or "elbow" or "hand" or "hip" or "leg" or "knee" or "heel" or "toe" or "foot" or "arm"
+        && Owned().IsMatch(speech.Before(token, 2)) && DoneTo().IsMatch(speech.After(token + 1, 2));
 
     /// <summary>True where the move is only passed through: "walk your hands out to a plank".</summary>
     public static bool IsPassedThrough(Speech speech, int token) => PassedThrough().IsMatch(speech.Before(token, 4));
