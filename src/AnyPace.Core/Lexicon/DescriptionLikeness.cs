@@ -1,7 +1,7 @@
 namespace AnyPace.Core.Lexicon;
 
 /// <summary>The move that a stretch of speech is most like.</summary>
-/// <param name="Score">How like, in sums of word weights; a clear description has 3 and more.</param>
+/// <param name="Score">How like, in sums of word weights; a clear description has 8 and more, loose talk less than 5.</param>
 /// <param name="Words">How many different words of the stretch are said of it.</param>
 /// <param name="Beside">The score of the move it was to be held against; 0 for none, and for a combined move.</param>
 /// <param name="Lead">How many times the score of the next move that is no easier, harder or otherwise placed form of it; 1 and more.</param>
