@@ -53,7 +53,7 @@ public static partial class MarkFinder
         const double silence = 6;
         for (var t = first; t < last; t++)
         {
-            if (speech.Tokens[t + 1].Cue != speech.Tokens[t].Cue && speech.At(t + 1) - speech.At(t) > silence)
+            if (speech.SilentAfter(t, silence))
             {
                 return t;
             }

@@ -167,9 +167,7 @@ public static class MentionFinder
 
     /// <summary>True for a word after which no name goes on: the speaker pauses, falls silent until the next caption, or says what is held.</summary>
     private static bool EndsName(Speech speech, int token) =>
-        speech.Tokens[token].Pauses
-        || (token + 1 < speech.Tokens.Count
-            && ((speech.Tokens[token + 1].Cue != speech.Tokens[token].Cue && speech.At(token + 1) - speech.At(token) > NameGap) || HoldsSomething(speech, token + 1)));
+        speech.Tokens[token].Pauses || speech.SilentAfter(token, NameGap) || (token + 1 < speech.Tokens.Count && HoldsSomething(speech, token + 1));
 
     /// <summary>"Rows", "swings": several of them are a move, one "row" or "swing" may be anything.</summary>
     private static bool IsSeveral(Token word) => word.Text is [.., not 's', 's'];
@@ -209,7 +207,7 @@ public static class MentionFinder
         {
             var end = hit.Start + hit.Length;
             var within = raw.FindAll(r => r.Token < end && r.Token + r.Length > hit.Start);
-            bool Yields((AliasHit Hit, int Token, int Length) r) => r.Hit.Weak || RoleReader.IsVerb(speech, r.Token, r.Length) || RoleReader.IsClause(speech, r.Token, r.Length)
+            bool Yields((AliasHit Hit, int Token, int Length) r) => MayBeNoName(speech, r)
                 ? hit.Names || r.Hit.Words < hit.Words.Length
                 : hit.Names && r.Hit.Move.Id != hit.Move.Id && r.Hit.Words < hit.Words.Length && MayNarrow(lexicon, r.Hit, hit.Move) && Enumerable.Range(r.Token, r.Length).Any(t => hit.Words.Contains(t));
             if (within.TrueForAll(Yields) && (hit.Names ? within.Count > 0 : !Outdone(speech, heard, hit)))
@@ -222,34 +220,28 @@ public static class MentionFinder
         raw.Sort((a, b) => a.Token.CompareTo(b.Token));
     }
 
-    /// <summary>True where a move can be done in a position, or nobody knows the position.</summary>
-    private static bool MayBe(Move move, string place) => place.Length == 0 || move.Positions.IsEmpty || move.Positions.Contains(place);
-
     /// <summary>"Hands behind your head, elbows wide, curl your shoulders up" holds all ideas of a triceps stretch, but is far more like a crunch.</summary>
     private static bool Outdone(Speech speech, DescriptionLikeness.Heard heard, DescribedHit hit)
     {
         const int before = 4;
         const int after = 10;
-        var (from, to) = (Math.Max(0, hit.Start - before), Math.Min(speech.Tokens.Count, hit.Start + hit.Length + after));
+        var end = hit.Start + hit.Length;
+        var from = Math.Max(0, hit.Start - before);
         while (from < hit.Start && speech.At(hit.Start) - speech.At(from) > NameGap)
         {
             from++;
         }
 
-        while (to > hit.Start + hit.Length && speech.At(to - 1) - speech.At(hit.Start) > LongestDescription)
-        {
-            to--;
-        }
-
+        var to = InOneGo(speech, hit.Start, Math.Min(speech.Tokens.Count, end + after), end);
         return heard.Of(from, to - from, WordsEnough, hit.Move) is { Score: >= LikeEnough } like && like.Beside < FarLess * like.Score;
     }
 
     /// <summary>The times around starts for which no move was named or fully described: from the stop or start before up to some seconds into the work.</summary>
-    private static List<(double From, double To)> Awaited(Speech speech, IReadOnlyList<Mark> marks, List<(AliasHit Hit, int Token, int Length)> raw)
+    /// <param name="named">When the clear names and descriptions are said, in order.</param>
+    private static List<(double From, double To)> Awaited(IReadOnlyList<Mark> marks, List<double> named)
     {
         const double into = 8;
         const double before = 30;
-        var named = raw.Where(r => IsClear(speech, r)).Select(r => speech.At(r.Token)).Order().ToList();
         var awaited = new List<(double, double)>();
         var since = 0.0;
         foreach (var mark in marks.Where(m => m is { Kind: MarkKind.Start or MarkKind.Stop, Strength: >= 0.5 }))
@@ -266,9 +258,23 @@ public static class MentionFinder
         return awaited;
     }
 
-    /// <summary>A name that is no everyday phrase ("knee up", "roll back"), or a description with all its ideas.</summary>
-    private static bool IsClear(Speech speech, (AliasHit Hit, int Token, int Length) raw) =>
-        raw.Hit.Weak ? raw.Hit.Described : !RoleReader.IsClause(speech, raw.Token, raw.Length) && !RoleReader.IsVerb(speech, raw.Token, raw.Length);
+    /// <summary>An everyday phrase ("knee up", "roll back"), or words that say what to do rather than name a move.</summary>
+    private static bool MayBeNoName(Speech speech, (AliasHit Hit, int Token, int Length) raw) =>
+        raw.Hit.Weak || RoleReader.IsVerb(speech, raw.Token, raw.Length) || RoleReader.IsClause(speech, raw.Token, raw.Length);
+
+    /// <summary>A name that can be nothing else, or a description with all its ideas.</summary>
+    private static bool IsClear(Speech speech, (AliasHit Hit, int Token, int Length) raw) => raw.Hit.Described || !MayBeNoName(speech, raw);
+
+    /// <summary>Where a description that begins at a word and may go up to another ends at the latest, being said in one go; it keeps its least words.</summary>
+    private static int InOneGo(Speech speech, int from, int to, int least)
+    {
+        while (to > least && speech.At(to - 1) - speech.At(from) > LongestDescription)
+        {
+            to--;
+        }
+
+        return to;
+    }
 
     /// <summary>Adds moves to which stretches of speech without a name or a description are most like, where one is clearly the likest.</summary>
     private static void Likened(Speech speech, IReadOnlyList<Mark> marks, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> raw)
@@ -277,7 +283,8 @@ public static class MentionFinder
         const int longest = 24;
         const int step = 4;
         var borders = new bool[speech.Tokens.Count + 1];
-        foreach (var (_, token, length) in raw.Where(r => IsClear(speech, r)))
+        var clear = raw.FindAll(r => IsClear(speech, r));
+        foreach (var (_, token, length) in clear)
         {
             Array.Fill(borders, true, token, length + 1);
         }
@@ -287,7 +294,7 @@ public static class MentionFinder
             borders[mark.Token] = true;
         }
 
-        var awaited = Awaited(speech, marks, raw);
+        var awaited = Awaited(marks, [.. clear.Select(r => speech.At(r.Token))]);
         var found = new List<(LikeMove Like, int From, int Count)>();
         for (var from = 0; from < speech.Tokens.Count;)
         {
@@ -299,14 +306,10 @@ public static class MentionFinder
 
             for (var at = from; at == from || at + FewWords <= to; at += step)
             {
-                var count = Math.Min(longest, to - at);
-                while (count > shortest && speech.At(at + count - 1) - speech.At(at) > LongestDescription)
-                {
-                    count--;
-                }
+                var count = InOneGo(speech, at, Math.Min(at + longest, to), at + shortest) - at;
 
                 // Where a start waits for its move, less has to be said for one.
-                var waits = count >= FewWords && awaited.Exists(a => speech.At(at + count - 1) > a.From && speech.At(at) < a.To);
+                var waits = awaited.Exists(a => speech.At(at + count - 1) > a.From && speech.At(at) < a.To);
                 if (count >= (waits ? FewWords : shortest) && heard.Of(at, count, waits ? FewWords : WordsEnough) is { Score: >= LikeEnough } like && like.Lead >= (waits ? Likest : ClearlyLikest))
                 {
                     found.Add((like, at, count));
@@ -316,18 +319,21 @@ public static class MentionFinder
             from = to;
         }
 
+        // Stretches hold nothing that is clear already; of those that overlap the likest is taken.
+        var added = new List<(AliasHit Hit, int Token, int Length)>();
         foreach (var (like, from, count) in found.OrderByDescending(f => f.Like.Score * f.Like.Lead))
         {
-            if (raw.Exists(r => r.Token < from + count && r.Token + r.Length > from && IsClear(speech, r)))
+            if (added.Exists(r => r.Token < from + count && r.Token + r.Length > from))
             {
                 continue;
             }
 
             var words = Enumerable.Range(from, count).Where(t => heard.Says(t, like.Move)).ToList();
             raw.RemoveAll(r => r.Token >= from && r.Token + r.Length <= from + count);
-            raw.Add((new AliasHit(like.Move, true, words.Count, Described: true), words[0], words[^1] - words[0] + 1));
+            added.Add((new AliasHit(like.Move, true, words.Count, Described: true), words[0], words[^1] - words[0] + 1));
         }
 
+        raw.AddRange(added);
         raw.Sort((a, b) => a.Token.CompareTo(b.Token));
     }
 
@@ -439,7 +445,7 @@ public static class MentionFinder
         const double oneBreath = 6;
         var found = new HashSet<int>();
         var added = new List<(AliasHit Hit, int Token, int Length)>();
-        bool Ends(int t) => t < 0 || t + 1 >= speech.Tokens.Count || speech.Tokens[t].Stops || (speech.Tokens[t + 1].Cue != speech.Tokens[t].Cue && speech.At(t + 1) - speech.At(t) > silence);
+        bool Ends(int t) => t < 0 || t + 1 >= speech.Tokens.Count || speech.Tokens[t].Stops || speech.SilentAfter(t, silence);
         for (var start = 0; start < speech.Tokens.Count;)
         {
             var end = start;

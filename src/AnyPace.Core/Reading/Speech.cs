@@ -95,6 +95,10 @@ public sealed class Speech
     /// <summary>A pause this long, in seconds, ends a sentence where nobody wrote a full stop.</summary>
     private const double SilenceFrom = 5;
 
+    /// <summary>True where the next word belongs to another caption and follows after more than so many seconds. Within one caption times are only spread.</summary>
+    internal bool SilentAfter(int token, double seconds) =>
+        token + 1 < Tokens.Count && Tokens[token + 1].Cue != Tokens[token].Cue && At(token + 1) - At(token) > seconds;
+
     private bool Silence(int token) => Tokens[token].At - Tokens[token - 1].At > SilenceFrom;
 
     /// <summary>Text before a token: back to the last full stop or silence, or as many words as given.</summary>
