@@ -30,6 +30,17 @@ public sealed class MoveStoreTests(TestDatabase test) : IClassFixture<TestDataba
     }
 
     [Fact]
+    public async Task A_changed_move_keeps_its_id_and_the_audit_keeps_how_it_was()
+    {
+        var brook = Wheel with { Id = "studio-brook", Name = "Brook" };
+        await Store.AddMoveAsync(brook, null, CancellationToken.None);
+        await Store.ChangeMoveAsync(brook, brook with { Name = "Beck", LikeId = "lunge", Kit = [], Impact = Impact.Low }, null, CancellationToken.None);
+        var kept = (await Store.MovesAsync(CancellationToken.None)).Single(m => m.Id == brook.Id);
+        Assert.Equal(("Beck", "lunge", Impact.Low, 0), (kept.Name, kept.LikeId, kept.Impact, kept.Kit.Length));
+        Assert.Equal("Brook", await test.ScalarAsync<string>("select detail -> 'before' ->> 'Name' from audit where action = 'move changed' and subject = 'move studio-brook'"));
+    }
+
+    [Fact]
     public async Task Two_moves_can_not_have_one_name()
     {
         await Store.AddMoveAsync(Wheel with { Id = "studio-a", Name = "Same" }, null, CancellationToken.None);

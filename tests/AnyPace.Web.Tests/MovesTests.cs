@@ -90,6 +90,27 @@ public sealed class MovesTests(Site site) : IClassFixture<Site>
         Assert.Contains("already", again.Page.QuerySelector("[role=alert]")!.TextContent);
     }
 
+    [Fact]
+    public async Task A_move_of_our_own_is_changed_and_keeps_its_place()
+    {
+        var manager = await site.AsAsync("manager");
+        await manager.SubmitAsync(
+            await manager.GetAsync("/studio/moves/new"), "main form", new() { ["Input.Name"] = "Ferry hop", ["Input.Like"] = "Squat", ["Input.Kit"] = "towel" }, action: "/studio/moves/new");
+        Assert.Contains("/studio/moves/studio-ferry-hop/change", (await manager.GetAsync("/moves/studio-ferry-hop")).Page.QuerySelector(".actions")!.InnerHtml);
+        var form = await manager.GetAsync("/studio/moves/studio-ferry-hop/change");
+        Assert.Equal("Squat", form.Page.QuerySelector("#Input_Like")!.GetAttribute("value"));
+        Assert.Equal("towel", form.Page.QuerySelector("#Input_Kit")!.GetAttribute("value"));
+        var refused = await manager.SubmitAsync(form, "main form", new() { ["Input.Name"] = "Lunge" });
+        Assert.Contains("already", refused.Page.QuerySelector("[role=alert]")!.TextContent);
+        var answer = await manager.SubmitAsync(form, "main form", new() { ["Input.Name"] = "Ferry leap", ["Input.Like"] = "Jumping jack", ["Input.Kit"] = "none", ["Input.OtherNames"] = "leap of the ferry" });
+        Assert.Equal("/moves/studio-ferry-hop", answer.Location!.ToString());
+        var page = await manager.GetAsync("/moves/studio-ferry-hop");
+        Assert.Contains("Ferry leap", page.Text);
+        Assert.DoesNotContain("towel", page.Text);
+        Assert.Contains("Ferry leap", (await manager.GetAsync("/moves?q=leap+of+the+ferry")).Text);
+        Assert.Equal(HttpStatusCode.NotFound, (await manager.GetAsync("/studio/moves/squat/change")).Status);
+    }
+
     [Theory]
     [InlineData("Input.Name", "", "Give it a name")]
     [InlineData("Input.Name", "Press up", "Another move goes by that name")]
@@ -106,6 +127,7 @@ public sealed class MovesTests(Site site) : IClassFixture<Site>
 
     [Theory]
     [InlineData("/studio/moves/new")]
+    [InlineData("/studio/moves/studio-mill-wheel/change")]
     [InlineData("/studio/moves/squat/names")]
     public async Task Members_add_nothing(string url)
     {

@@ -35,6 +35,12 @@ internal static class Combination
     /// <summary>The combined move, or null where the words between do not join, or the two do not go together.</summary>
     public static Move? Of(MoveLexicon lexicon, Speech speech, Move first, int firstEnd, Move second, int secondStart)
     {
+        // A lone "kickback" is the leg's after a leg move and the arm's after an arm move.
+        if (second.Id == ShortParts["kickback"] && ShortParts.ContainsKey(speech.Tokens[secondStart].Stem) && Lower.Contains(first.Pattern))
+        {
+            second = lexicon[first.Positions.Contains("all-fours") ? "donkey-kick" : "standing-kickback"];
+        }
+
         // "Squat kicks", "lunge curls": said as one word; after a plural it is a list.
         var asOne = secondStart == firstEnd && !speech.Tokens[firstEnd - 1].Text.EndsWith('s') && speech.Tokens[secondStart].Text is [.., not 's', 's'];
         if ((secondStart - firstEnd is < 1 or > 4 && !asOne) || !GoTogether(first, second))
@@ -74,6 +80,7 @@ internal static class Combination
         return (Lower.Contains(first.Pattern), first.Pattern, second.Pattern) switch
         {
             (true, not "locomotion", var p) when Arms.Contains(p) || (standing && (Legs.Contains(p) || p is "squat" or "lunge")) => true,
+            (true, "isolation-leg", "isolation-leg") => first.Positions.Intersect(second.Positions).Any(),
             (true, _, _) when second.Id is "knee-lift" or "overhead-reach" or "calf-raise" or "standing-oblique-crunch" => standing,
             (true, "locomotion", var p) => p is "curl" or "push-vertical" or "isolation-arm",
             (_, "curl", "push-vertical") => true,

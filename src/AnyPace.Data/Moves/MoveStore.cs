@@ -1,4 +1,5 @@
 using AnyPace.Core.Lexicon;
+using Npgsql;
 using NpgsqlTypes;
 
 namespace AnyPace.Data.Moves;
@@ -34,8 +35,14 @@ public sealed class MoveStore(Database database)
     public Task AddMoveAsync(StudioMove move, Guid? by, CancellationToken stop) => database.WriteAsync(
         Audit.Of(by, "move added", Subject(move.Id), new { move.Name, move.LikeId }),
         "insert into studio_move (id, name, like_id, aliases, impact, sides, kit, added_by) values ($1, $2, $3, $4, $5, $6, $7, $8)",
-        p => p.Text(move.Id).Text(move.Name).Text(move.LikeId).With(move.Aliases.ToArray(), NpgsqlDbType.Array | NpgsqlDbType.Text).Text(move.Impact.Key())
-            .Text(move.Sides.ToString().ToLowerInvariant()).With(move.Kit.ToArray(), NpgsqlDbType.Array | NpgsqlDbType.Text).Uuid(by),
+        p => Fill(p, move).Uuid(by),
+        stop);
+
+    /// <summary>Another name, kit or likeness for a move of the studio's own; the audit row keeps how it was.</summary>
+    public Task ChangeMoveAsync(StudioMove before, StudioMove move, Guid? by, CancellationToken stop) => database.WriteAsync(
+        Audit.Of(by, "move changed", Subject(move.Id), new { before, after = move }),
+        "update studio_move set name = $2, like_id = $3, aliases = $4, impact = $5, sides = $6, kit = $7 where id = $1",
+        p => Fill(p, move),
         stop);
 
     /// <summary>Takes a move of the studio's own out of use, or back into it.</summary>
@@ -44,6 +51,10 @@ public sealed class MoveStore(Database database)
         "update studio_move set retired = $2 where id = $1",
         p => p.Text(id).With(retired, NpgsqlDbType.Boolean),
         stop);
+
+    private static NpgsqlParameterCollection Fill(NpgsqlParameterCollection p, StudioMove move) =>
+        p.Text(move.Id).Text(move.Name).Text(move.LikeId).Texts(move.Aliases).Text(move.Impact.Key())
+            .Text(move.Sides.ToString().ToLowerInvariant()).Texts(move.Kit);
 
     private static string Subject(string id) => $"move {id}";
 }

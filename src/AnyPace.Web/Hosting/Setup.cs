@@ -8,6 +8,7 @@ using AnyPace.Data.Members;
 using AnyPace.Data.Moves;
 using AnyPace.Data.Sessions;
 using AnyPace.Data.Studio;
+using AnyPace.Web.Pages.Studio;
 using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.DataProtection.KeyManagement;
@@ -96,6 +97,7 @@ public static class Setup
             o.Conventions.AuthorizeFolder("/Studio", StudioPolicy);
             o.Conventions.AuthorizePage("/Studio/Settings", ManagerPolicy);
             o.Conventions.AuthorizeFolder("/Members");
+            o.Conventions.AddPageRoute("/Studio/OwnMove", OwnMoveModel.NewUrl);
             o.Conventions.AllowAnonymousToFolder("/Account");
             o.Conventions.AllowAnonymousToPage("/Problem");
         });

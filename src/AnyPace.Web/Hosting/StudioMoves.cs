@@ -41,13 +41,13 @@ public sealed partial class StudioMoves(MoveStore store, ILogger<StudioMoves> lo
         _read = read;
     }
 
-    /// <summary>The lexicon as it would be with one more name or move, to see whether it holds.</summary>
+    /// <summary>The lexicon as it would be with one more name, or with a move new or changed, to see whether it holds.</summary>
     /// <exception cref="LexiconException">It does not; the message says why.</exception>
     public async Task<MoveLexicon> TryAsync(StudioName? name, StudioMove? move, CancellationToken stop)
     {
         var names = await store.NamesAsync(stop);
         var moves = await store.MovesAsync(stop);
-        return MoveLexicon.Default.With(name is null ? names : [.. names.Where(n => n.Name != name.Name), name], move is null ? moves : [.. moves, move]);
+        return MoveLexicon.Default.With(name is null ? names : [.. names.Where(n => n.Name != name.Name), name], move is null ? moves : [.. moves.Where(m => m.Id != move.Id), move]);
     }
 
     [LoggerMessage(LogLevel.Error, "The studio's names don't fit the lexicon and are left out: {Reason}")]
