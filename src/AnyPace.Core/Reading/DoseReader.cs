@@ -64,7 +64,7 @@ public static partial class DoseReader
             beats.Add(new SaidBeat(0, 20, 10));
         }
 
-        var rounds = Counted(speech, Rounds(), evidence) ?? Counted(speech, Circuits(), evidence) ?? Twice(speech, evidence);
+        var rounds = Counted(speech, Rounds(), evidence) ?? Counted(speech, Circuits(), evidence) ?? Twice(speech, evidence) ?? Once(speech, evidence);
         var sets = Counted(speech, Sets(), evidence) ?? EachTwice(speech, evidence);
         var moves = Counted(speech, MovesPerRound(), evidence);
         var reps = Counted(speech, Reps(), evidence);
@@ -149,6 +149,12 @@ public static partial class DoseReader
     {
         var match = speech.First(TwiceSaid());
         return match.Success && Note(speech, match, evidence) ? CountRange.Of(2) : null;
+    }
+
+    private static CountRange? Once(Speech speech, List<Evidence> evidence)
+    {
+        var match = speech.First(OnceSaid());
+        return match.Success && Note(speech, match, evidence) ? CountRange.Of(1) : null;
     }
 
     /// <summary>"Each move twice before we go on".</summary>
@@ -243,6 +249,9 @@ public static partial class DoseReader
     [GeneratedRegex(@"\G\b(twice (through|over|round|around)|(through|do|repeat|goes?|going|round|it all|thing|them|that|this|it|everything|circuit|lot|set|sequence|each|all|moves|exercises) twice|2 times|2 times through|(a second|another|1 more) time (through|round|around)|(do|go through|run|repeat) (it|that|this|them|everything|the (whole|entire) (thing|circuit|lot|round))( all)? (over )?again|(go|going|do|doing|run|come) (back )?(through )?(it|this|that|them|everything|the whole \w+)( all)?( again)? (a second|another|1 more) time|(go|come) (back )?(a?round|through) (it )?again|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once))\b", Options)]
     private static partial Regex TwiceSaid();
 
+    [GeneratedRegex(@"\G\b(no repeats?|(never|not) repeat(ing|ed)? (a|any|an|the same) (move|exercise|movement)|(each|every) (move|exercise|movement|1)( is| gets| just| only)*( done| going)?( just| only)* once\b(?! more| again)|just (the )?(1 round|once through)|only 1 round)\b", Options)]
+    private static partial Regex OnceSaid();
+
     [GeneratedRegex(@"\G\b(each|every|1) (move|exercise|movement|1)( is)?( done| going)? (twice|(?<n>[2-5]) times)\b(?! (through|round|around))", Options)]
     private static partial Regex EachTwiceSaid();
 
@@ -270,7 +279,7 @@ public static partial class DoseReader
     [GeneratedRegex(@"\G\b(emoms?|e mom|every minute on the minute|on the minute every minute)\b", Options)]
     private static partial Regex EveryMinute();
 
-    [GeneratedRegex(@"\G\b(tabata|tabatas|20 (seconds )?on (and )?10 (seconds )?off|8 rounds of 20)\b", Options)]
+    [GeneratedRegex(@"\G\b(tabata|tabatas|20 10(?= (for (4|four)|style|format|protocol))|20 (seconds )?on (and )?10 (seconds )?off|8 rounds of 20)\b", Options)]
     private static partial Regex Tabata();
 
     [GeneratedRegex(@"\G\b(super ?sets?|trisets?|tri sets?|giant sets?|pair(s)? of exercises|pair(ing|ed)?( up)? (the |our |2 )?(exercises|moves)|in pairs|a1 (and|a2)|a 1 and a 2|back to back (with|exercises|pair))\b", Options)]

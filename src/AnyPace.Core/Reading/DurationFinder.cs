@@ -86,10 +86,25 @@ internal static class DurationFinder
             ("to", _, _) when i + 4 < tokens.Count && tokens[i + 2].Text is "get" or "catch" && tokens[i + 4].Text is "breath" => DurationKind.Rest,
             ("to", "get" or "have" or "got", _) when i + 2 < tokens.Count && tokens[i + 2].Text is "recover" or "rest" or "breathe" => DurationKind.Rest,
             (_, "for", "rest" or "resting") => DurationKind.Rest,
+            ("to", _, _) when i + 2 < tokens.Count && tokens[i + 2].Text is "rest" or "recover" or "transition" or "swap" or "reset" or "recharge" && LengthBefore(tokens, i) => DurationKind.Rest,
             ("on" or "work", _, _) when Follows(tokens, i + 2) => DurationKind.Work,
             (_, "for", "work" or "working" or "go") => DurationKind.Work,
             _ => null,
         };
+    }
+
+    /// <summary>A length with its unit was said a few words before: "forty seconds, and fifteen to transition".</summary>
+    private static bool LengthBefore(IReadOnlyList<Token> tokens, int i)
+    {
+        for (var t = i - 1; t >= Math.Max(1, i - FarBefore); t--)
+        {
+            if (tokens[t].Text is "second" or "seconds" or "minute" or "minutes" or "on" && tokens[t - 1].Number is not null)
+            {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /// <summary>"Thirty on" is work only where a number for the rest follows; "twelve on each side" is not.</summary>
@@ -141,7 +156,7 @@ internal static class DurationFinder
                 break;
             }
 
-            if (RestAfter.Contains(word))
+            if (RestAfter.Contains(word) || (word == "active" && t + 1 < tokens.Count && RestAfter.Contains(tokens[t + 1].Text)))
             {
                 return DurationKind.Rest;
             }

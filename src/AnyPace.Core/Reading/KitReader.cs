@@ -75,9 +75,10 @@ internal static partial class KitReader
                 var last = speech.TokenAt(match.Index + match.Length - 1);
                 var before = speech.Before(token, 12);
                 var after = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 9);
+                var further = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 16);
                 var needed = NeedWords().IsMatch($"{before} {match.Value}");
                 var with = WithOrWithout().IsMatch(before);
-                if ((Without().IsMatch(before) && !with && !ButIfYouHave().IsMatch(after)) || Imagined().IsMatch(before) || ((PutBefore().IsMatch(before) || before.Length == 0) && PutAfter().IsMatch(after)))
+                if ((Without().IsMatch(before) && !with && !ButIfYouHave().IsMatch(after) && !NeededLater().IsMatch(after)) || NotToday().IsMatch(after) || Imagined().IsMatch(before) || ((PutBefore().IsMatch(before) || before.Length == 0) && PutAfter().IsMatch(after)))
                 {
                     continue;
                 }
@@ -86,7 +87,7 @@ internal static partial class KitReader
                 var instead = with ? null : InsteadOf(before, after, speech.Preceding(token, 40), item);
                 standsFor ??= instead;
                 var said = instead is not null ? KitNeed.Substitute
-                    : with || OptionalBefore().IsMatch(before) || (OptionalAfter().IsMatch(after) && !(MustHave().IsMatch(before) && !OptionalAtOnce().IsMatch(after))) || SoftEnough().IsMatch(after) || (LackBefore().IsMatch(before) && NoMatter().IsMatch(after)) ? KitNeed.Optional
+                    : with || (OptionalBefore().IsMatch(before) && !Swapped().IsMatch(before)) || (OptionalAfter().IsMatch(after) && !(MustHave().IsMatch(before) && !OptionalAtOnce().IsMatch(after))) || NotAMust().IsMatch(further) || SoftEnough().IsMatch(after) || (LackBefore().IsMatch(before) && NoMatter().IsMatch(after)) ? KitNeed.Optional
                     : KitNeed.Required;
                 if (speech.At(token) < firstBout && (said != KitNeed.Required || needed))
                 {
@@ -145,13 +146,14 @@ internal static partial class KitReader
         }
 
         var named = firsts.FirstOrDefault(f => Names(preceding, f));
-        var swapped = OnlyHave().IsMatch(before) || SubstituteBefore().IsMatch(before) || (Lacking().IsMatch(preceding) && (before.Length < preceding.Length || WillDo().IsMatch(after)));
+        var swapped = OnlyHave().IsMatch(before) || SubstituteBefore().IsMatch(before) || (UseInstead().IsMatch(before) && Lacking().IsMatch(before)) || (Lacking().IsMatch(preceding) && (before.Length < preceding.Length || WillDo().IsMatch(after)));
         if (swapped && (named is not null || before.Contains("instead", StringComparison.Ordinal) || after.Contains("instead", StringComparison.Ordinal)))
         {
             return named ?? firsts[0];
         }
 
-        return JustAsGood().IsMatch(after) ? firsts.FirstOrDefault(f => Names(after, f)) : null;
+        var lacking = ForLackOf().Match(after);
+        return lacking.Success ? firsts.FirstOrDefault(f => Names(after[lacking.Length..], f)) : JustAsGood().IsMatch(after) ? firsts.FirstOrDefault(f => Names(after, f)) : null;
     }
 
     private static bool Names(string words, string item) =>
@@ -179,7 +181,7 @@ internal static partial class KitReader
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\G\b(dumb ?bells?|dumb bells?|(set|pair) of (twos|threes|fours|fives|sixes|sevens|eights|nines|tens|twelves|fifteens|twenties|\d+s|\d+ pounders?|(five|ten|three|two|eight) pounders?)\b|(?<!ankle )weights|hand weights?|(a|1|your|the|single|heavier|lighter|heavy|light|small|hand) weight\b(?! (is|in|into|on|onto|through|back|over|forward|shifts?|drops?|evenly|down|of|off|loss|to|from|training)\b))", Options)]
+    [GeneratedRegex(@"\G\b(dumb ?bells?|dumb bells?|(set|pair) of (twos|threes|fours|fives|sixes|sevens|eights|nines|tens|twelves|fifteens|twenties|\d+s|\d+ (pounders?|kilos?|kgs?|pounds?|lbs?)|(five|ten|three|two|eight) pounders?)\b(?! (dumb ?bells?|kettle ?bells?|weights))|(?<!ankle )weights|hand weights?|(a|1|your|the|single|heavier|lighter|heavy|light|small|hand) weight\b(?! (is|in|into|on|onto|through|back|over|forward|shifts?|drops?|evenly|down|of|off|loss|to|from|training)\b))", Options)]
     private static partial Regex Dumbbell();
 
     [GeneratedRegex(@"\G\bkettle ?bells?\b(?! (style|swings?))", Options)]
@@ -200,7 +202,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\G\btowels?\b", Options)]
     private static partial Regex Towel();
 
-    [GeneratedRegex(@"\G\b(a|the|your|or) wall\b", Options)]
+    [GeneratedRegex(@"\G\b(a|the|your|or|some|clear|free|bit of) wall\b", Options)]
     private static partial Regex Wall();
 
     [GeneratedRegex(@"\G\b(water bottles?|bottles of water|bottles|tins|soup cans?|cans of \w+|cans)\b", Options)]
@@ -224,7 +226,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\G\bfoam rollers?\b", Options)]
     private static partial Regex Roller();
 
-    [GeneratedRegex(@"\G\b((yoga|foam|cork) (blocks?|bricks?)|(have|grab|use|using|need|got|your) (a |1 |2 |some )?blocks?\b(?! (of|workout|coming|left|to go|\d)))", Options)]
+    [GeneratedRegex(@"\G\b((yoga|foam|cork) (blocks?|bricks?)|(?<=\b(have|grab|use|using|need|got|your) (a |1 |2 |some |your )?)blocks?\b(?! (of|workout|coming|left|to go|\d)))", Options)]
     private static partial Regex Block();
 
     [GeneratedRegex(@"\G\b(cushions?|pillows?)\b", Options)]
@@ -265,7 +267,7 @@ internal static partial class KitReader
     private static partial Regex ButIfYouHave();
 
     /// <summary>What can be done on any soft floor, or with one's own hands, needs no kit.</summary>
-    [GeneratedRegex(@"^([\w']+ ){0,3}(or (a |an |some |any |the )?(rug|carpet|soft)\b|(honestly |but |the )*carpet (is|will be|works|would)|(and |but )?if you (haven't got|don't have|haven't) (1|any|it|them)( just)? (pretend|imagine|mime|go without|carry on|do it without|no (problem|worries)|(that's|it's) (okay|ok|fine|all right))|(would|will|might|could|can|are|is) (be )?(lovely|nice|great|handy|helpful|useful|good|a help|an option|a nice touch|a bonus)\b|(you|we) can (also |easily |always |totally )?(do|use|take) (it|this|these|them|that) without)", Options)]
+    [GeneratedRegex(@"^([\w']+ ){0,5}(or (a |an |some |any |the )?(rug|carpet|soft)\b|(honestly |but |the )*carpet('s| is| will be| works| would)|(and |but )?if you (haven't got|don't have|haven't) (1|any|it|them)( just)? (pretend|imagine|mime|go without|carry on|do it without|no (problem|worries)|(that's|it's) (okay|ok|fine|all right))|(would|will|might|could|can|are|is) (be )?(lovely|nice|great|handy|helpful|useful|good|a help|an option|a nice touch|a bonus)\b|(you|we) can (also |easily |always |totally )?(do|use|take) (it|this|these|them|that) without)", Options)]
     private static partial Regex SoftEnough();
 
     [GeneratedRegex(@"\b(put|place|set|lay|leave|drop)( (the|your|those|both|that|heavier|lighter))*$", Options)]
@@ -279,8 +281,27 @@ internal static partial class KitReader
     private static partial Regex ToWall();
 
     /// <summary>Said to be needed in so many words; an "if you have" some words later speaks of something else.</summary>
-    [GeneratedRegex(@"\b((you'll|you will|you're (going to|gonna)|we'll|we're (going to|gonna)|we|you|gonna|do) need|required?|must have)( [\w']+){0,5}$", Options)]
+    [GeneratedRegex(@"\b((you'll|you will|you're (going to|gonna)|we'll|we're (going to|gonna)|we|you|gonna|do) need|(we'll|we will|we're (going to|gonna)) (be using|use)|required?|must have)( [\w']+){0,5}$", Options)]
     private static partial Regex MustHave();
+
+    /// <summary>"I've a mat here for comfort, but you don't need one"; "a bench, but you can use the edge of the sofa".</summary>
+    [GeneratedRegex(@"^([\w']+ ){0,9}but (you|we) (really |absolutely |certainly |definitely |totally |honestly )?((don't|do not) (have to|need)( (1|it|them|any|to|that|this|a \w+))?\b(?! (be|go|do))|(can|could)( [\w']+){0,2} (use|do)( [\w']+){0,4} (sofa|couch|floor|bed|settee)\b)", Options)]
+    private static partial Regex NotAMust();
+
+    /// <summary>"No weights yet, you'll need them later."</summary>
+    [GeneratedRegex(@"^([\w']+ ){0,6}(need|use|want|pick|grab|get|using) (them|it|those)( [\w']+)? (later|after|towards the end|at the end|in the second|next|in a (bit|minute|moment))\b", Options)]
+    private static partial Regex NeededLater();
+
+    /// <summary>"I usually use a barbell, but today it's just us."</summary>
+    [GeneratedRegex(@"^([\w']+ ){0,2}but (today|this time|not today)( [\w']+){0,3} (just|only|no|without|bodyweight|nothing)\b", Options)]
+    private static partial Regex NotToday();
+
+    /// <summary>"A towel works if you don't have a mat": names what it stands in for.</summary>
+    [GeneratedRegex(@"^([\w']+ ){0,4}(if|when) you (don't have|do not have|haven't( got)?|have no|lack|are without|'ve no|can't find)\b", Options)]
+    private static partial Regex ForLackOf();
+
+    [GeneratedRegex(@"\b(swap|replace|trade|switch)( (the|your|that|those|a))*$", Options)]
+    private static partial Regex Swapped();
 
     [GeneratedRegex(@"^((is|are|but|though) )*(optional|if|in case)\b", Options)]
     private static partial Regex OptionalAtOnce();
@@ -298,7 +319,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"^([\w']+ ){0,6}(using|got|have|with|my) (a )?(?<l>\d+s?( (and|or|to) (a )?\d+s?)*)\b(?! (seconds?|minutes?|moves|exercises|rounds))", Options)]
     private static partial Regex LoadLater();
 
-    [GeneratedRegex(@"(?<!\bif you('ve got| have|'ve) )\b(no|without|(let's |we're |am )not us(e|ing)|don't need|do not need|won't need|not need|put down|drop|lose|leave|instead of|isn't|not a|(not|won't be|aren't|isn't) using)( (a|an|any|the|your|those|need|for))*$", Options)]
+    [GeneratedRegex(@"(?<!\bif you('ve got| have|'ve) )\b(no|without|(let's |we're |am )not us(e|ing)|don't need|do not need|won't need|not need|put (down|away)|drop|lose|leave|forget( about)?|never mind|no need for|don't worry about|(break|rest) from|instead of|isn't|not a|(not|won't be|aren't|isn't) using)( (a|an|any|the|your|those|need|for))*$", Options)]
     private static partial Regex Without();
 
     [GeneratedRegex(@"(\b(imagine|imaginary|pretend|invisible|(?<!might |may |would |you'd |i'd |if you )like\b(?! to)|as if|as though)( [\w']+){0,6}|(?<!well )\bas)$", Options)]
@@ -307,8 +328,12 @@ internal static partial class KitReader
     [GeneratedRegex(@"(\bif (you (don't|do not|haven't|have no)|not)\b.*|\binstead( of)?\b.*|\b(substitute|swap)\b.*|\b(could|can) (easily |also |just )*(do (this|it|these|that|them) with|use)( (a|1|an|just|some|your|single))*|\bor( even)?( (a|an|some|use|2|couple|of|water|grab|take|even|just|sturdy|solid|strong|heavy|light|kitchen|dining|the|your|rolled|folded|up|small|big|old|plain|spare))*)$", Options)]
     private static partial Regex SubstituteBefore();
 
-    [GeneratedRegex(@"\b(no|don't have|haven't got|do not have|without|in place of) (a |any )?(bench|dumbbells?|kettlebells?|bands?|weights|mats?|step|1|any)\b( [\w']+){0,7}$", Options)]
+    [GeneratedRegex(@"\b(no|don't have|haven't got|not got|do not have|without|in place of) (a |any )?(bench|dumbbells?|kettlebells?|bands?|weights|mats?|step|1|any)\b( [\w']+){0,7}$", Options)]
     private static partial Regex Lacking();
+
+    /// <summary>After something that is not there: "no kettlebell? Use a".</summary>
+    [GeneratedRegex(@"\b(use|grab|take|try)( (a|an|your|1|some|the|just))*$", Options)]
+    private static partial Regex UseInstead();
 
     [GeneratedRegex(@"\b(only|just) (got|have|own)( (a|1|some|2|light|small|your))*$", Options)]
     private static partial Regex OnlyHave();
@@ -319,10 +344,10 @@ internal static partial class KitReader
     [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|the)\b.*|\bif you (want|wanna|would like|'d like|fancy|feel like)\b.*|\bfor (an |a bit of |a |some |a little )?(extra|more|added|bigger|more of a)( [\w']+){0,6}|\b(optional\w*|if you('ve|'d| would| do| happen to| feel)? (have|want|need|like|got|prefer|would|own|feel|wobbly)|(stay|stand|be) (close|near|next) to|to make (it|this|that|them) (tougher|harder|more challenging|spicy|spicier)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|for (balance|support|comfort)(?! and)|(?<!\d )or)\b((?! and)( [\w']+)){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
-    [GeneratedRegex(@"^(([\w']+ ){0,4}(optional|in case|if (balance|your|the floor|needed|necessary)|nearby|close by|handy|to hand|within reach|(?<!\band )if (you(?! (don't|haven't|do not|can)\b)|you'd|you've|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (balance|support|comfort))\b", Options)]
+    [GeneratedRegex(@"^(([\w']+ ){0,4}(optional|in case|(?<!\band )if (balance|your|the floor|needed|necessary)|nearby|close by|handy|to hand|within reach|(?<!\band )if (you(?! (don't|haven't|do not|can)\b)|you'd|you've|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (balance|support|comfort))\b", Options)]
     private static partial Regex OptionalAfter();
 
-    [GeneratedRegex(@"\b(need|needs|needed|grab|grabbing|get|gather|bring|require|required|fetch|have|use|using|with|pick up|take)( [\w']+){0,5}$", Options)]
+    [GeneratedRegex(@"\b(need|needs|needed|(?<!(might|may|don't|if you|can) )want|grab|grabbing|get|gather|bring|require|required|fetch|have|use|using|with|pick up|take)( [\w']+){0,5}$", Options)]
     private static partial Regex NeedWords();
 
     [GeneratedRegex(@"\b(?<n>pair of|set of|\d|a|an|single)( (of|heavy|light|medium|moderate|heavier|lighter|sturdy|small|single|\d+|pound|kilo|kg|to|your))*$", Options)]
