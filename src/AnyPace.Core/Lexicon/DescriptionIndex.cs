@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Runtime.InteropServices;
 
 namespace AnyPace.Core.Lexicon;
 
@@ -16,17 +17,14 @@ public sealed class DescriptionIndex
 
     private const char NameMark = '!';
 
-    private readonly Dictionary<string, List<(Description Of, int Idea)>> _byWord = [];
+    private readonly Dictionary<string, List<(int Description, int Idea)>> _byWord = [];
 
-    /// <summary>A class, not a record: two descriptions of one move are two, whatever they have in common.</summary>
-    private sealed class Description(Move move, bool names, int ideas)
-    {
-        public Move Move { get; } = move;
+    private readonly List<Description> _descriptions = [];
 
-        public bool Names { get; } = names;
+    private int _ideas;
 
-        public int Ideas { get; } = ideas;
-    }
+    /// <param name="First">Where its ideas begin among the ideas of all descriptions.</param>
+    private readonly record struct Description(Move Move, bool Names, int First, int Ideas);
 
     /// <exception cref="LexiconException">A description has fewer than two ideas, which would be found everywhere.</exception>
     public static DescriptionIndex Build(IEnumerable<Move> moves)
@@ -42,7 +40,8 @@ public sealed class DescriptionIndex
                     throw new LexiconException($"Move '{move.Id}': the description '{text}' needs two ideas at least.");
                 }
 
-                var description = new Description(move, text[0] == NameMark, ideas.Length);
+                index._descriptions.Add(new Description(move, text[0] == NameMark, index._ideas, ideas.Length));
+                index._ideas += ideas.Length;
                 for (var i = 0; i < ideas.Length; i++)
                 {
                     foreach (var word in ideas[i].Split('/').Select(WordStem.Of).Distinct())
@@ -52,7 +51,7 @@ public sealed class DescriptionIndex
                             index._byWord[word] = list = [];
                         }
 
-                        list.Add((description, i));
+                        list.Add((index._descriptions.Count - 1, i));
                     }
                 }
             }
@@ -66,30 +65,55 @@ public sealed class DescriptionIndex
     public IReadOnlyList<DescribedHit> Find(IReadOnlyList<string> stems, Func<int, int, bool>? together = null)
     {
         var hits = new List<DescribedHit>();
-        var open = new Dictionary<Description, int[]>();
+        var all = new int[_ideas];
+        Array.Fill(all, -1);
+        var descriptions = CollectionsMarshal.AsSpan(_descriptions);
         for (var t = 0; t < stems.Count; t++)
         {
             if (_byWord.TryGetValue(stems[t], out var ideas))
             {
-                foreach (var (description, idea) in ideas)
+                foreach (var (number, idea) in ideas)
                 {
-                    if (!open.TryGetValue(description, out var seen))
-                    {
-                        open[description] = seen = [.. Enumerable.Repeat(-1, description.Ideas)];
-                    }
+                    ref readonly var description = ref descriptions[number];
+                    var seen = all.AsSpan(description.First, description.Ideas);
 
                     // The word that was the only one for its idea so far stays; a later one brings the ideas closer together.
                     seen[idea] = t;
-                    var from = seen.Min();
-                    if (from >= 0 && t - from < SpareWords + (WordsAnIdea * description.Ideas) && seen.Distinct().Count() == description.Ideas && together?.Invoke(from, t) != false)
+                    var from = First(seen);
+                    if (from >= 0 && t - from < SpareWords + (WordsAnIdea * description.Ideas) && AllDiffer(seen) && together?.Invoke(from, t) != false)
                     {
                         hits.Add(new DescribedHit(description.Move, description.Names, from, t - from + 1, [.. seen]));
-                        Array.Fill(seen, -1);
+                        seen.Fill(-1);
                     }
                 }
             }
         }
 
         return [.. hits.OrderByDescending(h => h.Words.Length).ThenBy(h => h.Length).ThenBy(h => h.Start)];
+    }
+
+    // Plain loops: this is asked for every telling word of a recording.
+    private static int First(ReadOnlySpan<int> tokens)
+    {
+        var first = tokens[0];
+        foreach (var token in tokens)
+        {
+            first = Math.Min(first, token);
+        }
+
+        return first;
+    }
+
+    private static bool AllDiffer(ReadOnlySpan<int> tokens)
+    {
+        for (var i = 1; i < tokens.Length; i++)
+        {
+            if (tokens[..i].Contains(tokens[i]))
+            {
+                return false;
+            }
+        }
+
+        return true;
     }
 }

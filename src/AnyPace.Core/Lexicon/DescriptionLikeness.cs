@@ -30,11 +30,13 @@ public sealed class DescriptionLikeness
         [.. new[] { "the", "a", "an", "and", "or", "to", "of", "on", "in", "it", "with", "your", "you", "we", "our", "for", "at", "go", "going", "do", "come", "get", "good", "like", "time", "slow", "slowly", "fast", "keep", "that", "this", "there", "here", "now", "then", "as", "is", "no", "work", "class", "please", "if", "again", "take", "more", "all", "move", "s", "be", "so", "one" }.Select(WordStem.Of)];
 
     private readonly Move[] _moves;
+    private readonly Dictionary<string, int> _indexes;
 
     /// <summary>For each word or pair of words the moves said with it and what it counts for each.</summary>
     private readonly Dictionary<string, (int Move, double Weight)[]> _said;
 
-    private DescriptionLikeness(Move[] moves, Dictionary<string, (int Move, double Weight)[]> said) => (_moves, _said) = (moves, said);
+    private DescriptionLikeness(Move[] moves, Dictionary<string, (int Move, double Weight)[]> said) =>
+        (_moves, _indexes, _said) = (moves, moves.Index().ToDictionary(m => m.Item.Id, m => m.Index), said);
 
     public static DescriptionLikeness Build(IEnumerable<Move> all)
     {
@@ -84,6 +86,7 @@ public sealed class DescriptionLikeness
         private readonly double[] _scores;
         private readonly int[] _words;
         private readonly int[] _seenAt;
+        private readonly List<int> _touched = [];
         private int _stretch;
 
         internal Heard(DescriptionLikeness of, IReadOnlyList<string> stems, string[] places, Func<Move, bool> atHand)
@@ -107,8 +110,12 @@ public sealed class DescriptionLikeness
         public LikeMove? Of(int from, int count, int least, Move? beside = null)
         {
             _stretch++;
-            Array.Clear(_scores);
-            Array.Clear(_words);
+            foreach (var i in _touched)
+            {
+                (_scores[i], _words[i]) = (0, 0);
+            }
+
+            _touched.Clear();
             for (var t = from; t < from + count; t++)
             {
                 Add(_single[t], 1);
@@ -120,15 +127,14 @@ public sealed class DescriptionLikeness
 
             var fits = Fits(_places[from + count - 1]);
             var best = -1;
-            for (var i = 0; i < _scores.Length; i++)
+            foreach (var i in _touched)
             {
-                if (_scores[i] > 0)
+                _scores[i] *= fits[i];
+
+                // Of two alike the one that stands first in the lexicon.
+                if (best < 0 || _scores[i] > _scores[best] || (_scores[i] == _scores[best] && i < best))
                 {
-                    _scores[i] *= fits[i];
-                    if (best < 0 || _scores[i] > _scores[best])
-                    {
-                        best = i;
-                    }
+                    best = i;
                 }
             }
 
@@ -138,7 +144,7 @@ public sealed class DescriptionLikeness
             }
 
             var next = 0.0;
-            for (var i = 0; i < _scores.Length; i++)
+            foreach (var i in _touched)
             {
                 if (_scores[i] > next && i != best && !Akin(_of._moves[i], _of._moves[best]))
                 {
@@ -146,7 +152,7 @@ public sealed class DescriptionLikeness
                 }
             }
 
-            var other = beside is null ? -1 : Array.FindIndex(_of._moves, m => m.Id == beside.Id);
+            var other = beside is not null && _of._indexes.TryGetValue(beside.Id, out var index) ? index : -1;
             return new LikeMove(_of._moves[best], _scores[best], _words[best], next == 0 ? double.PositiveInfinity : Math.Max(1, _scores[best] / next), other < 0 ? 0 : _scores[other]);
         }
 
@@ -160,6 +166,12 @@ public sealed class DescriptionLikeness
                 _seenAt[said.Word] = _stretch;
                 foreach (var (move, weight) in said.Moves)
                 {
+                    // No word is said of all moves, so every weight is above 0.
+                    if (_scores[move] == 0)
+                    {
+                        _touched.Add(move);
+                    }
+
                     _scores[move] += weight;
                     _words[move] += words;
                 }

@@ -17,6 +17,13 @@ internal static class BoutSegmenter
     private const double ShortestBout = 6;
     private const double Near = 4;
     private const double LateWeight = 0.12;
+    private const int NoMove = -1;
+
+    /// <summary>However often a move is named, its naming counts no more than this.</summary>
+    private const double MostOwn = 2.2;
+
+    /// <summary>What the naming of another move in the same stretch takes away.</summary>
+    private const double Contested = 0.85;
     private const double BeatTolerance = 4;
     private const double BeatWeight = 0.6;
 
@@ -35,18 +42,19 @@ internal static class BoutSegmenter
         var edges = scene.Edges;
         var best = new double[edges.Length];
         var from = new int[edges.Length];
-        var label = new Move?[edges.Length];
+        var label = new int[edges.Length];
 
         // Where the last bout on the best way to an edge began; bouts of a timed class follow each other at a steady beat.
         var lastStart = new double[edges.Length];
         Array.Fill(best, double.NegativeInfinity);
+        Array.Fill(label, NoMove);
         best[0] = 0;
         lastStart[0] = double.NegativeInfinity;
         for (var i = 0; i < edges.Length - 1; i++)
         {
             scene.From(i);
             var mayRepeat = scene.MayRepeat(edges[i]);
-            var rest = best[i] - (label[i] is null ? 0 : 0.15);
+            var rest = best[i] - (label[i] == NoMove ? 0 : 0.15);
             var beat = scene.Beat(edges[i] - lastStart[i]);
             for (var j = i + 1; j < edges.Length; j++)
             {
@@ -60,7 +68,7 @@ internal static class BoutSegmenter
                 var idle = rest + scene.Idle();
                 if (idle > best[j])
                 {
-                    (best[j], from[j], label[j], lastStart[j]) = (idle, i, null, lastStart[i]);
+                    (best[j], from[j], label[j], lastStart[j]) = (idle, i, NoMove, lastStart[i]);
                 }
 
                 if (length < ShortestBout || scene.Candidates == 0)
@@ -69,10 +77,15 @@ internal static class BoutSegmenter
                 }
 
                 var shape = scene.Shape() + beat + best[i];
+                if (shape + scene.AtMost <= best[j])
+                {
+                    continue;
+                }
+
                 for (var k = 0; k < scene.Candidates; k++)
                 {
                     var move = scene.Candidate(k);
-                    var again = !mayRepeat && label[i]?.Id == move.Id ? 1.0 : 0;
+                    var again = !mayRepeat && label[i] == move ? 1.0 : 0;
                     var total = shape + scene.Score(k) - again;
                     if (total > best[j])
                     {
@@ -85,9 +98,9 @@ internal static class BoutSegmenter
         var segments = new List<Segment>();
         for (var j = edges.Length - 1; j > 0; j = from[j])
         {
-            if (label[j] is { } move)
+            if (label[j] != NoMove)
             {
-                segments.Add(scene.Describe(move, from[j], j));
+                segments.Add(scene.Describe(label[j], from[j], j));
             }
         }
 
@@ -102,15 +115,28 @@ internal static class BoutSegmenter
         private readonly double[] _evidenceAt;
         private readonly List<Mark> _starts;
         private readonly List<Mark> _stops;
+        private readonly Strengths _clearStarts;
+        private readonly Strengths _clearStops;
         private readonly double[] _doing;
         private readonly double[] _switches;
         private readonly double[] _agains;
         private readonly SaidDose _dose;
         private readonly double? _period;
 
-        // The stretch under consideration and what lies in it; it only ever grows at its end.
-        private readonly List<Sum> _sums = [];
+        // Each move that has evidence by a number, and which it is for each mention.
+        private readonly Move[] _moves;
+        private readonly int[] _moveOf;
+        private readonly bool[] _gentle;
+
+        // The stretch under consideration and, for each move named in it, the evidence; it only ever grows at its end.
+        private readonly int[] _sumOf;
+        private readonly int[] _named;
+        private readonly double[] _first;
+        private readonly double[] _own;
+        private readonly double[] _peak;
         private readonly EdgeView[] _at;
+        private double _firstStop;
+        private double _most;
         private int _from;
         private int _to;
         private double _start;
@@ -120,23 +146,22 @@ internal static class BoutSegmenter
         private double _lost;
         private double _contest;
 
-        /// <summary>The evidence for one move in the stretch.</summary>
-        private sealed class Sum(Move move, double first)
-        {
-            public Move Move { get; } = move;
-
-            public double First { get; } = first;
-
-            public double Own { get; set; }
-
-            public double Peak { get; set; }
-        }
-
         public Scene(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Mention> evidence, SaidDose dose)
         {
             _evidence = evidence;
             // To the tenth, as the edges are, so that an edge made by a mention lies on it.
             _evidenceAt = [.. evidence.Select(m => Math.Round(m.EffectiveAt, 1))];
+            var numbers = new Dictionary<string, int>();
+            _moveOf = [.. evidence.Select(m => numbers.TryGetValue(m.Move.Id, out var number) ? number : numbers[m.Move.Id] = numbers.Count)];
+            _moves = new Move[numbers.Count];
+            for (var i = evidence.Count - 1; i >= 0; i--)
+            {
+                _moves[_moveOf[i]] = evidence[i].Move;
+            }
+
+            _gentle = [.. _moves.Select(m => m.IsGentle)];
+            (_sumOf, _named, _first, _own, _peak) = (new int[_moves.Length], new int[_moves.Length], new double[_moves.Length], new double[_moves.Length], new double[_moves.Length]);
+            Array.Fill(_sumOf, -1);
             _starts = [.. marks.Where(m => m.Kind == MarkKind.Start)];
             _stops = [.. marks.Where(m => m.Kind is MarkKind.Stop or MarkKind.Break or MarkKind.SignOff)];
             _doing = [.. marks.Where(m => m.Kind == MarkKind.Doing).Select(m => m.At)];
@@ -144,6 +169,7 @@ internal static class BoutSegmenter
             _agains = [.. marks.Where(m => m.Kind is MarkKind.Again or MarkKind.Round).Select(m => m.At)];
             _dose = dose;
             _period = dose is { WorkSeconds: { } work, RestSeconds: { } rest } ? work + rest : null;
+            (_clearStarts, _clearStops) = (new Strengths(_starts), new Strengths(_stops));
             Edges = MakeEdges(speech);
             _at = [.. Edges.Select(Sight)];
         }
@@ -155,10 +181,10 @@ internal static class BoutSegmenter
         private EdgeView Sight(double at) => new(
             Math.Min(1, MarksIn(_starts, at - 2.5, at + 2.5)),
             Math.Min(1, MarksIn(_stops, at - 2.5, at + 2.5)),
-            MarksIn(_stops, double.NegativeInfinity, at + Near, 0.9),
-            MarksIn(_stops, double.NegativeInfinity, at - Near, 0.9),
-            MarksIn(_starts, double.NegativeInfinity, at + 8, 0.9),
-            MarksIn(_starts, double.NegativeInfinity, at - 6, 0.9),
+            _clearStops.UpTo(at + Near),
+            _clearStops.UpTo(at - Near),
+            _clearStarts.UpTo(at + 8),
+            _clearStarts.UpTo(at - 6),
             Lower(_agains, at + 8),
             Lower(_agains, at - 6),
             Lower(_doing, at));
@@ -190,7 +216,19 @@ internal static class BoutSegmenter
             _next = Lower(_evidenceAt, _start - 1.5);
             _nextLost = Lower(_evidenceAt, _start);
             _lost = 0;
-            _sums.Clear();
+            for (var k = 0; k < Candidates; k++)
+            {
+                _sumOf[_named[k]] = -1;
+            }
+
+            Candidates = 0;
+            var stop = Clocked.From(_stops, _start - 1);
+            while (stop < _stops.Count && _stops[stop].Strength <= 0)
+            {
+                stop++;
+            }
+
+            _firstStop = stop < _stops.Count ? _stops[stop].At : double.PositiveInfinity;
         }
 
         /// <summary>Lets the stretch grow to a later edge.</summary>
@@ -206,54 +244,62 @@ internal static class BoutSegmenter
             for (; _next < _evidence.Count && _evidenceAt[_next] < _end - 1; _next++)
             {
                 var m = _evidence[_next];
-                var held = _sums.Find(s => s.Move.Id == m.Move.Id);
-                if (held is null)
+                var number = _moveOf[_next];
+                var k = _sumOf[number];
+                if (k < 0)
                 {
                     // The first naming counts in full; later ones confirm.
-                    _sums.Add(new Sum(m.Move, m.EffectiveAt) { Own = m.Weight, Peak = m.Weight });
+                    k = Candidates++;
+                    (_sumOf[number], _named[k], _first[k], _own[k], _peak[k]) = (k, number, m.EffectiveAt, m.Weight, m.Weight);
                 }
                 else
                 {
-                    held.Own += 0.35 * m.Weight;
-                    held.Peak = Math.Max(held.Peak, m.Weight);
+                    _own[k] += 0.35 * m.Weight;
+                    _peak[k] = Math.Max(_peak[k], m.Weight);
                 }
             }
 
-            _contest = 0;
-            foreach (var sum in _sums)
+            (_contest, _most) = (0, 0);
+            for (var k = 0; k < Candidates; k++)
             {
-                _contest += Contests(sum);
+                var contests = Contests(k);
+                _contest += contests;
+                _most = Math.Max(_most, contests);
             }
         }
 
         /// <summary>A neighbour named in the last moments is the next move; elsewhere it contests.</summary>
-        private double Contests(Sum sum) => sum.First > _end - 5 ? 0.3 * sum.Peak : sum.Peak;
+        private double Contests(int k) => _first[k] > _end - 5 ? 0.3 * _peak[k] : _peak[k];
 
         /// <summary>How many moves have evidence in the stretch.</summary>
-        public int Candidates => _sums.Count;
+        public int Candidates { get; private set; }
 
-        public Move Candidate(int k) => _sums[k].Move;
+        /// <summary>The number of a move that has evidence in the stretch.</summary>
+        public int Candidate(int k) => _named[k];
+
+        /// <summary>No <see cref="Score"/> is above this.</summary>
+        public double AtMost => MostOwn - (Contested * (_contest - _most));
 
         /// <summary>Score of the stretch if no bout runs in it.</summary>
         public double Idle()
         {
-            var rests = MarksIn(_stops, _start - 1, Math.Min(_end, _start + 15)) > 0 ? 0.3 : 0;
+            var rests = _firstStop <= Math.Min(_end, _start + 15) ? 0.3 : 0;
             return rests - _lost - (0.05 * Math.Min(6, _at[_to].Doing - _at[_from].Doing)) - (0.012 * Math.Min(25, _end - _start));
         }
 
         /// <summary>What speaks for the stretch as a bout of one of its moves, beside its shape.</summary>
         public double Score(int k)
         {
-            var own = _sums[k];
-            var others = _contest - Contests(own);
+            var others = _contest - Contests(k);
 
             // A bout begins where its move is named, or at the start said next, hardly before.
-            var late = Math.Max(0, Math.Min(40, own.First - _start - Near)) * LateWeight;
-            return Math.Min(own.Own, 2.2) - (0.85 * others) - late + TypicalLength(own.Move, _end - _start);
+            var late = Math.Max(0, Math.Min(40, _first[k] - _start - Near)) * LateWeight;
+            return Math.Min(_own[k], MostOwn) - (Contested * others) - late + TypicalLength(_gentle[_named[k]], _end - _start);
         }
 
-        public Segment Describe(Move move, int i, int j)
+        public Segment Describe(int number, int i, int j)
         {
+            var move = _moves[number];
             var (s, e) = (Edges[i], Edges[j]);
             var own = _evidence.Where(m => m.Move.Id == move.Id && m.EffectiveAt >= s - 1.5 && m.EffectiveAt < e - 1).ToList();
             var contest = _evidence.Where(m => m.Move.Id != move.Id && m.EffectiveAt >= s && m.EffectiveAt < e - 5).Sum(m => m.Weight);
@@ -290,8 +336,8 @@ internal static class BoutSegmenter
         }
 
         /// <summary>What speaks against a bout for each second over 75: few are longer, whether worked or stretched.</summary>
-        private static double TypicalLength(Move move, double length) =>
-            -Math.Max(0, length - 75) * (move.IsGentle ? 0.011 : 0.012);
+        private static double TypicalLength(bool gentle, double length) =>
+            -Math.Max(0, length - 75) * (gentle ? 0.011 : 0.012);
 
         private double[] MakeEdges(Speech speech)
         {
@@ -349,6 +395,28 @@ internal static class BoutSegmenter
             return [.. thinned];
         }
 
+        /// <summary>The strengths of the clear marks, added up along the clock.</summary>
+        private sealed class Strengths
+        {
+            private const double Clear = 0.9;
+
+            private readonly List<Mark> _marks;
+            private readonly double[] _sums;
+
+            public Strengths(IEnumerable<Mark> marks)
+            {
+                _marks = [.. marks.Where(m => m.Strength >= Clear)];
+                _sums = new double[_marks.Count + 1];
+                for (var i = 0; i < _marks.Count; i++)
+                {
+                    _sums[i + 1] = _sums[i] + _marks[i].Strength;
+                }
+            }
+
+            /// <summary>Of all marks until this time, with it.</summary>
+            public double UpTo(double at) => _sums[Clocked.From(_marks, Math.BitIncrement(at))];
+        }
+
         private static int Lower(double[] sorted, double value)
         {
             var found = Array.BinarySearch(sorted, value);
@@ -369,15 +437,12 @@ internal static class BoutSegmenter
 
         private static int Count(double[] sorted, double from, double to) => Math.Max(0, Lower(sorted, to) - Lower(sorted, from));
 
-        private static double MarksIn(List<Mark> marks, double from, double to, double least = 0)
+        private static double MarksIn(List<Mark> marks, double from, double to)
         {
             var sum = 0.0;
             for (var i = Clocked.From(marks, from); i < marks.Count && marks[i].At <= to; i++)
             {
-                if (marks[i].Strength >= least)
-                {
-                    sum += marks[i].Strength;
-                }
+                sum += marks[i].Strength;
             }
 
             return sum;

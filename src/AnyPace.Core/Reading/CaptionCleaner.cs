@@ -38,7 +38,8 @@ public static partial class CaptionCleaner
                 before = [];
             }
 
-            var words = Words(NoiseTag().Replace(rolls ? string.Join(' ', lines.Skip(1)) : cue.Text, " ").Replace(">>", " ", StringComparison.Ordinal));
+            var text = rolls ? string.Join(' ', lines.Skip(1)) : cue.Text;
+            var words = Words((text.AsSpan().ContainsAny('[', '(', '\u266A') ? NoiseTag().Replace(text, " ") : text).Replace(">>", " ", StringComparison.Ordinal));
             var repeat = Repeated(before, words);
             if (words.Count > 0)
             {

@@ -1,10 +1,11 @@
 using System.Collections.Concurrent;
+using System.Numerics;
 using System.Text.RegularExpressions;
 
 namespace AnyPace.Core.Reading;
 
 /// <summary>
-/// The first two characters with which a match of a phrase can begin, worked out from its pattern. Most words of a recording begin no phrase that is looked for;
+/// The first three characters with which a match of a phrase can begin, worked out from its pattern. Most words of a recording begin no phrase that is looked for;
 /// asking this table first saves trying the pattern on them, which is where most of the time of a reading would go.
 /// </summary>
 /// <remarks>
@@ -22,18 +23,19 @@ internal sealed class PhraseHeads
 
     private static readonly ConcurrentDictionary<string, PhraseHeads> Known = new(StringComparer.Ordinal);
 
-    private readonly bool[] _may = new bool[Symbols * Symbols];
+    // For each two characters the set of those that may come third.
+    private readonly ulong[] _may = new ulong[Symbols * Symbols];
 
     private PhraseHeads(string pattern)
     {
         foreach (var head in new Parser(pattern).All())
         {
-            var (first, second) = (head.Length > 0 ? head.First : Any, head.Length > 1 ? head.Second : Any);
-            for (var a = 0; a < Symbols; a++)
+            var (first, second, third) = (head.Length > 0 ? head.First : Any, head.Length > 1 ? head.Second : Any, head.Length > 2 ? head.Third : Any);
+            for (var ones = first; ones != 0; ones &= ones - 1)
             {
-                for (var b = 0; b < Symbols && (first >> a & 1) != 0; b++)
+                for (var twos = second; twos != 0; twos &= twos - 1)
                 {
-                    _may[(a * Symbols) + b] |= (second >> b & 1) != 0;
+                    _may[(BitOperations.TrailingZeroCount(ones) * Symbols) + BitOperations.TrailingZeroCount(twos)] |= third;
                 }
             }
         }
@@ -41,12 +43,13 @@ internal sealed class PhraseHeads
 
     public static PhraseHeads Of(Regex phrase) => Known.GetOrAdd(phrase.ToString(), static p => new PhraseHeads(p));
 
-    /// <summary>What <see cref="May"/> asks of a word.</summary>
-    public static int Code(ReadOnlySpan<char> word) =>
-        word.IsEmpty ? (Symbols * Symbols) - 1 : (Symbol(word[0]) * Symbols) + (word.Length > 1 ? Symbol(word[1]) : Symbols - 1);
+    /// <summary>What <see cref="May"/> asks of a place in a text, from which the text goes on like this.</summary>
+    public static int Code(ReadOnlySpan<char> text) => (((At(text, 0) * Symbols) + At(text, 1)) * Symbols) + At(text, 2);
 
-    /// <summary>False where no match begins with a word of this <see cref="Code"/>.</summary>
-    public bool May(int code) => _may[code];
+    /// <summary>False where no match begins at a place of this <see cref="Code"/>.</summary>
+    public bool May(int code) => (_may[code / Symbols] >> (code % Symbols) & 1) != 0;
+
+    private static int At(ReadOnlySpan<char> text, int index) => index < text.Length ? Symbol(text[index]) : Symbols - 1;
 
     private static int Symbol(char c) => c switch
     {
@@ -56,15 +59,19 @@ internal sealed class PhraseHeads
         _ => 37,
     };
 
-    /// <summary>Up to two characters, each as the set of what it may be.</summary>
-    private readonly record struct Head(int Length, ulong First, ulong Second)
+    /// <summary>Up to three characters, each as the set of what it may be.</summary>
+    private readonly record struct Head(int Length, ulong First, ulong Second, ulong Third)
     {
-        public static readonly Head Empty = new(0, 0, 0);
+        public const int Longest = 3;
+
+        public static readonly Head Empty = new(0, 0, 0, 0);
 
         public Head Then(Head next) => (Length, next.Length) switch
         {
             (0, _) => next,
-            (1, > 0) => new Head(2, First, next.First),
+            (1, 1) => new Head(2, First, next.First, 0),
+            (1, > 1) => new Head(3, First, next.First, next.Second),
+            (2, > 0) => new Head(3, First, Second, next.First),
             _ => this,
         };
     }
@@ -100,12 +107,12 @@ internal sealed class PhraseHeads
                     repeated.Add(Head.Empty);
                 }
 
-                // Two characters are all that counts, so more than two rounds add nothing.
+                // So many characters are all that counts, so more rounds than that add nothing.
                 var round = new HashSet<Head> { Head.Empty };
-                for (var times = 1; times <= Math.Min(most, 2); times++)
+                for (var times = 1; times <= Math.Min(most, Head.Longest); times++)
                 {
                     round = Then(round, item);
-                    if (times >= Math.Min(least, 2))
+                    if (times >= Math.Min(least, Head.Longest))
                     {
                         repeated.UnionWith(round);
                     }
@@ -118,7 +125,7 @@ internal sealed class PhraseHeads
         }
 
         private static HashSet<Head> Then(HashSet<Head> heads, HashSet<Head> next) =>
-            heads.All(h => h.Length == 2) ? heads : [.. heads.SelectMany(h => h.Length == 2 ? [h] : next.Select(h.Then))];
+            heads.All(h => h.Length == Head.Longest) ? heads : [.. heads.SelectMany(h => h.Length == Head.Longest ? [h] : next.Select(h.Then))];
 
         private HashSet<Head> Item()
         {
@@ -134,7 +141,7 @@ internal sealed class PhraseHeads
             };
         }
 
-        private static HashSet<Head> One(ulong set) => [new Head(1, set, 0)];
+        private static HashSet<Head> One(ulong set) => [new Head(1, set, 0, 0)];
 
         private static HashSet<Head> Escape(char c) => c is 'b' or 'G' ? [Head.Empty] : One(Escaped(c));
 

@@ -19,7 +19,6 @@ public sealed class Speech
         Stems = [.. Tokens.Select(t => t.Stem)];
         Texts = [.. Tokens.Select(t => t.Text)];
         _offsets = new int[Tokens.Count];
-        _heads = [.. Tokens.Select(t => PhraseHeads.Code(t.Text))];
         var text = new StringBuilder();
         for (var i = 0; i < Tokens.Count; i++)
         {
@@ -33,6 +32,7 @@ public sealed class Speech
         }
 
         Text = text.ToString();
+        _heads = [.. _offsets.Select(o => PhraseHeads.Code(Text.AsSpan(o)))];
 
         // To the tenth, as every time of a reading, so that no bout can end after the recording.
         End = Cues.Count == 0 ? Seconds.Zero : new Seconds(Math.Round(Cues[^1].End!.Value.Value, 1));

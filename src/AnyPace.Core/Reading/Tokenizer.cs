@@ -75,6 +75,7 @@ public static class Tokenizer
     public static IReadOnlyList<Token> Tokens(IReadOnlyList<Cue> cues)
     {
         var tokens = new List<Token>();
+        var known = new Dictionary<string, Word>().GetAlternateLookup<ReadOnlySpan<char>>();
         var tensOpen = false;
         var lengths = cues.Select(c => (c.End!.Value - c.Start).Value).Order().ToList();
         var split = cues.Select(c => c.Text.Split(Separators, StringSplitOptions.RemoveEmptyEntries)).ToList();
@@ -92,19 +93,34 @@ public static class Tokenizer
             {
                 var at = cue.Start.Value + (length * position / letters);
                 position += word.Length + 1;
-                Add(tokens, word, at, c, ref tensOpen);
+                Add(tokens, known, word, at, c, ref tensOpen);
             }
         }
 
         return tokens;
     }
 
-    private static void Add(List<Token> tokens, string word, double at, int cue, ref bool tensOpen)
+    /// <summary>What a word is, whenever it is said: most of a recording is a few hundred words said again and again.</summary>
+    /// <param name="Text">Bare, numbers in digits.</param>
+    private readonly record struct Word(string Text, string Stem, int? Number, bool Unit, bool Tens);
+
+    private static Word WordOf(ReadOnlySpan<char> bare)
+    {
+        var text = bare.ToString();
+        var unit = Units.TryGetValue(text, out var units);
+        var tens = Tens.TryGetValue(text, out var whole);
+        int? number = int.TryParse(text, NumberStyles.None, CultureInfo.InvariantCulture, out var digits) && digits < 10000 ? digits : unit ? units : tens ? whole : null;
+        var written = number is { } n ? Digits(n) : text;
+        return new Word(written, number is null ? WordStem.Of(text) : written, number, unit, tens);
+    }
+
+    private static void Add(List<Token> tokens, Dictionary<string, Word>.AlternateLookup<ReadOnlySpan<char>> known, string word, double at, int cue, ref bool tensOpen)
     {
         var stops = word[^1] is '.' or '!' or '?' || (word.Length > 1 && word[^1] is '"' or ')' && word[^2] is '.' or '!' or '?');
         var pauses = stops || word[^1] is ',' or ';' or ':';
-        var text = Bare(word);
-        if (text.Length == 0)
+        Span<char> buffer = word.Length <= 64 ? stackalloc char[64] : new char[word.Length];
+        var bare = buffer[..Bare(word, buffer)];
+        if (bare.IsEmpty)
         {
             if (stops && tokens.Count > 0)
             {
@@ -114,41 +130,30 @@ public static class Tokenizer
             return;
         }
 
+        if (!known.TryGetValue(bare, out var said))
+        {
+            known[bare] = said = WordOf(bare);
+        }
+
         // "twenty five": a unit joins the tens that were said, as a word, just before it.
         var joins = tensOpen;
-        tensOpen = false;
-        int? number = null;
-        if (int.TryParse(text, NumberStyles.None, CultureInfo.InvariantCulture, out var digits) && digits < 10000)
+        tensOpen = said.Tens && !pauses;
+        if (joins && said.Unit && said.Number is > 0 and < 10)
         {
-            number = digits;
-        }
-        else if (Units.TryGetValue(text, out var unit))
-        {
-            if (joins && unit is > 0 and < 10)
-            {
-                var whole = Digits(tokens[^1].Number!.Value + unit);
-                tokens[^1] = tokens[^1] with { Text = whole, Stem = whole, Number = tokens[^1].Number + unit, Stops = stops, Pauses = pauses };
-                return;
-            }
-
-            number = unit;
-        }
-        else if (Tens.TryGetValue(text, out var tens))
-        {
-            tensOpen = !pauses;
-            number = tens;
+            var number = tokens[^1].Number + said.Number;
+            var whole = Digits(number!.Value);
+            tokens[^1] = tokens[^1] with { Text = whole, Stem = whole, Number = number, Stops = stops, Pauses = pauses };
+            return;
         }
 
-        var written = number is { } n ? Digits(n) : text;
-        tokens.Add(new Token(written, number is null ? WordStem.Of(text) : written, at, number, stops, pauses, cue));
+        tokens.Add(new Token(said.Text, said.Stem, at, said.Number, stops, pauses, cue));
     }
 
     private static string Digits(int number) => number.ToString(CultureInfo.InvariantCulture);
 
-    /// <summary>Letters, digits and inner apostrophes, lower case; "20-minute" was split before.</summary>
-    private static string Bare(string word)
+    /// <summary>Letters, digits and inner apostrophes, lower case; "20-minute" was split before. Returns how many characters there are.</summary>
+    private static int Bare(string word, Span<char> buffer)
     {
-        Span<char> buffer = word.Length <= 64 ? stackalloc char[64] : new char[word.Length];
         var n = 0;
         foreach (var c in word)
         {
@@ -167,6 +172,6 @@ public static class Tokenizer
             n--;
         }
 
-        return new string(buffer[..n]);
+        return n;
     }
 }
