@@ -25,12 +25,13 @@ internal sealed class BeatGrid
 
     /// <summary>For each vote the votes around it for the same moment, itself among them, and how far each is off.</summary>
     private readonly (int Vote, double Off)[][] _alike;
+    private readonly double _firstStart;
     private readonly double _work;
     private readonly double _rest;
 
-    private BeatGrid(List<(double At, double Strength)> votes, double work, double rest)
+    private BeatGrid(List<(double At, double Strength)> votes, double firstStart, double work, double rest)
     {
-        (_votes, _work, _rest) = (votes, work, rest);
+        (_votes, _firstStart, _work, _rest) = (votes, firstStart, work, rest);
         _phases = [.. votes.Select(v => Into(v.At, 0))];
         _alike = [.. votes.Select((v, i) => Around(v.At, 2 * Reach)
             .Select(other => (other, Apart(_phases[other], _phases[i])))
@@ -68,14 +69,17 @@ internal sealed class BeatGrid
         }
 
         votes.Sort();
-        return new BeatGrid(votes, work, rest);
+        var first = marks.Where(m => m is { Kind: MarkKind.Start, Strength: >= 0.5 }).Select(m => m.At).FirstOrDefault(double.NegativeInfinity);
+        return new BeatGrid(votes, first, work, rest);
     }
 
     /// <summary>When the next bout begins, for a moment that lies in a rest or in the last breaths of a bout; null where no beat is clear or work is under way.</summary>
     public double? StartAfter(double at)
     {
         const double lastBreaths = 2.5;
-        if (PhaseAt(at) is not { } phase)
+
+        // The clock does not run in the warm-up before: the first start that is said is at most one period late.
+        if (at < _firstStart - Period || PhaseAt(at) is not { } phase)
         {
             return null;
         }

@@ -64,8 +64,8 @@ public static partial class DoseReader
             beats.Add(new SaidBeat(0, 20, 10));
         }
 
-        var rounds = Counted(speech, Rounds(), evidence) ?? Counted(speech, Circuits(), evidence) ?? Twice(speech, evidence) ?? Once(speech, evidence);
-        var sets = Counted(speech, Sets(), evidence) ?? EachTwice(speech, evidence);
+        var rounds = Counted(speech, Rounds(), evidence) ?? Counted(speech, Circuits(), evidence) ?? Twice(speech, evidence) ?? Once(speech, evidence) ?? Highest(speech, RoundNumber(), LastRound(), evidence);
+        var sets = Counted(speech, Sets(), evidence) ?? EachTwice(speech, evidence) ?? Highest(speech, SetNumber(), LastSet(), evidence);
         var moves = Counted(speech, MovesPerRound(), evidence);
         var reps = Counted(speech, Reps(), evidence);
         var roundRest = First(speech, RoundRest(), evidence);
@@ -155,6 +155,20 @@ public static partial class DoseReader
     {
         var match = speech.First(OnceSaid());
         return match.Success && Note(speech, match, evidence) ? CountRange.Of(1) : null;
+    }
+
+    /// <summary>Nobody says how many, but each is called by its number: the highest, and one more where the last is called so some time after it.</summary>
+    private static CountRange? Highest(Speech speech, Regex number, Regex last, List<Evidence> evidence)
+    {
+        const double later = 30;
+        var match = speech.Find(number).MaxBy(m => m.Groups["n"].Value[0]);
+        if (match is null || !Note(speech, match, evidence))
+        {
+            return null;
+        }
+
+        var at = speech.At(speech.TokenAt(match.Index));
+        return CountRange.Of(match.Groups["n"].Value[0] - '0' + (speech.Find(last).Any(l => speech.At(speech.TokenAt(l.Index)) > at + later) ? 1 : 0));
     }
 
     /// <summary>"Each move twice before we go on".</summary>
@@ -249,10 +263,22 @@ public static partial class DoseReader
     [GeneratedRegex(@"\G\b(twice (through|over|round|around)|(through|do|repeat|goes?|going|round|it all|thing|them|that|this|it|everything|circuit|lot|set|sequence|each|all|moves|exercises) twice|2 times|2 times through|(a second|another|1 more) time (through|round|around)|(do|go through|run|repeat) (it|that|this|them|everything|the (whole|entire) (thing|circuit|lot|round))( all)? (over )?again|(go|going|do|doing|run|come) (back )?(through )?(it|this|that|them|everything|the whole \w+)( all)?( again)? (a second|another|1 more) time|(go|come) (back )?(a?round|through) (it )?again|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once))\b", Options)]
     private static partial Regex TwiceSaid();
 
+    [GeneratedRegex(@"\G\b(round|circuit|lap) (number )?(?<n>[2-9])\b(?! (seconds?|minutes?|reps?|of \w+s\b))", Options)]
+    private static partial Regex RoundNumber();
+
+    [GeneratedRegex(@"\G\b(last|final) (round|circuit|lap|time (through|round|around))\b", Options)]
+    private static partial Regex LastRound();
+
+    [GeneratedRegex(@"\G\b(last|final) set\b", Options)]
+    private static partial Regex LastSet();
+
+    [GeneratedRegex(@"\G\bset (number )?(?<n>[2-6])\b(?! (seconds?|minutes?|reps?|of \w+s\b))", Options)]
+    private static partial Regex SetNumber();
+
     [GeneratedRegex(@"\G\b(no repeats?|(never|not) repeat(ing|ed)? (a|any|an|the same) (move|exercise|movement)|(each|every) (move|exercise|movement|1)( is| gets| just| only)*( done| going)?( just| only)* once\b(?! more| again)|just (the )?(1 round|once through)|only 1 round)\b", Options)]
     private static partial Regex OnceSaid();
 
-    [GeneratedRegex(@"\G\b(each|every|1) (move|exercise|movement|1)( is)?( done| going)? (twice|(?<n>[2-5]) times)\b(?! (through|round|around))", Options)]
+    [GeneratedRegex(@"\G\b((each|every|1) (move|exercise|movement|1)( is)?( done| going)? (twice|(?<n>[2-5]) times)\b(?! (through|round|around))|(twice|(?<n>[2-5]) times)( (and|before|then|we|you|i|only))* (go|move|moving|shift|shifting|change|changing|switch|swap) (on|over|to|onto|moves?|exercises?))\b", Options)]
     private static partial Regex EachTwiceSaid();
 
     /// <summary>As many rounds as fit: repetitions without a set number of rounds.</summary>

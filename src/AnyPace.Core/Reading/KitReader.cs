@@ -87,7 +87,7 @@ internal static partial class KitReader
                 var instead = with ? null : InsteadOf(before, after, speech.Preceding(token, 40), item);
                 standsFor ??= instead;
                 var said = instead is not null ? KitNeed.Substitute
-                    : with || (OptionalBefore().IsMatch(before) && !Swapped().IsMatch(before)) || (OptionalAfter().IsMatch(after) && !(MustHave().IsMatch(before) && !OptionalAtOnce().IsMatch(after))) || NotAMust().IsMatch(further) || SoftEnough().IsMatch(after) || (LackBefore().IsMatch(before) && NoMatter().IsMatch(after)) ? KitNeed.Optional
+                    : with || (OptionalBefore().IsMatch(before) && !Swapped().IsMatch(before) && !NeedsIt().IsMatch(before)) || (OptionalAfter().IsMatch(after) && !(MustHave().IsMatch(before) && !OptionalAtOnce().IsMatch(after))) || NotAMust().IsMatch(further) || SoftEnough().IsMatch(after) || (LackBefore().IsMatch(before) && NoMatter().IsMatch(after)) ? KitNeed.Optional
                     : KitNeed.Required;
                 if (speech.At(token) < firstBout && (said != KitNeed.Required || needed))
                 {
@@ -302,6 +302,10 @@ internal static partial class KitReader
 
     [GeneratedRegex(@"\b(swap|replace|trade|switch)( (the|your|that|those|a))*$", Options)]
     private static partial Regex Swapped();
+
+    /// <summary>"You'll need a", right before the item: whatever was optional before it, this is not.</summary>
+    [GeneratedRegex(@"(?<!\b(if|might|may|when|don't|unless|case|whether|not|won't)( you| you'll| you'd| we)?) \b(you'll|you will|we'll|we will|you|we|i|gonna|going to|do) (really |also |only |just )?need( (a|an|your|some|1|2|the|just))*$", Options)]
+    private static partial Regex NeedsIt();
 
     [GeneratedRegex(@"^((is|are|but|though) )*(optional|if|in case)\b", Options)]
     private static partial Regex OptionalAtOnce();

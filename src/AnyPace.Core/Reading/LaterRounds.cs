@@ -53,6 +53,45 @@ internal static class LaterRounds
     }
 
     /// <summary>
+    /// "Second set", "again", and nothing named: where every move is done so many times before the next, or a new set is called at the beat, the place
+    /// is that of the move just done.
+    /// </summary>
+    public static ImmutableArray<Bout> FillSets(ImmutableArray<Bout> bouts, IReadOnlyList<Mark> marks, SaidDose dose)
+    {
+        const double late = 6;
+        if (dose is not { WorkSeconds: >= 15 and { } work, RestSeconds: { } rest })
+        {
+            return bouts;
+        }
+
+        var beat = work + rest;
+        var early = Math.Min(10, work / 3);
+        var least = Math.Max(work - Near, work / 2);
+        var places = Places(bouts, work);
+        var last = marks.Count > 0 ? marks[^1].At : 0;
+        var added = new List<Bout>();
+        var run = 0;
+        for (var i = 0; i < places.Count; i++)
+        {
+            var place = places[i][0];
+            run = i > 0 && places[i - 1][0].MoveId == place.MoveId && place.Span.Start.Value - places[i - 1][0].Span.Start.Value < (1 + Loose) * beat ? run + 1 : 1;
+            var next = i + 1 < places.Count ? places[i + 1][0].Span.Start.Value : last;
+            var free = places[i].Max(b => b.Span.End.Value);
+            for (var due = place.Span.Start.Value + beat; free < due + Near && next >= due + least && (run < dose.Sets || Called(due)); run++)
+            {
+                var start = Math.Max(free, Clocked.Between(marks, due - early, due + early).Where(m => m.Kind == MarkKind.Start).Select(m => m.At).DefaultIfEmpty(due).MinBy(t => Math.Abs(t - due)));
+                free = Math.Min(next, start + work);
+                added.Add(new Bout($"{place.MoveId}s{start:0}", place.MoveId, Span.Of(Math.Round(start, 1), Math.Round(free, 1)), place.Side, place.Reps, Confidence, place.Evidence));
+                due = start + beat;
+            }
+        }
+
+        return added.Count == 0 ? bouts : [.. bouts.Concat(added).OrderBy(b => b.Span.Start)];
+
+        bool Called(double due) => Clocked.Between(marks, due - early, due + late).Any(m => m.Kind == MarkKind.Again);
+    }
+
+    /// <summary>
     /// Fills the place of a bout that was not read, between two that were, a whole number of beats apart: where the same two stand elsewhere with as
     /// many between them, those are what was done here too.
     /// </summary>

@@ -68,7 +68,8 @@ public static partial class MarkFinder
         for (var i = 1; i < speech.Tokens.Count; i++)
         {
             var begins = speech.Tokens[i - 1].Stops;
-            var one = ((begins && speech.Tokens[i].Stops) || Apart(speech, i)) && speech.Tokens[i].Text is ("switch" or "change" or "swap");
+            var one = ((begins && speech.Tokens[i].Stops) || Apart(speech, i)) && speech.Tokens[i].Text is ("switch" or "change" or "swap")
+                && !(i + 1 < speech.Tokens.Count && speech.Tokens[i + 1].Text == "it");
             var two = begins && i + 1 < speech.Tokens.Count && speech.Tokens[i + 1].Stops && speech.Tokens[i].Text is ("roll" or "flip") && speech.Tokens[i + 1].Text == "over";
             if (one || two)
             {

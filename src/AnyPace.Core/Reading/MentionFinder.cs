@@ -262,8 +262,8 @@ public static class MentionFinder
     private static bool MayBeNoName(Speech speech, (AliasHit Hit, int Token, int Length) raw) =>
         raw.Hit.Weak || RoleReader.IsVerb(speech, raw.Token, raw.Length) || RoleReader.IsClause(speech, raw.Token, raw.Length);
 
-    /// <summary>A name that can be nothing else, or a description with all its ideas.</summary>
-    private static bool IsClear(Speech speech, (AliasHit Hit, int Token, int Length) raw) => raw.Hit.Described || !MayBeNoName(speech, raw);
+    /// <summary>A name that can be nothing else ("crunches", several of them, are a move), or a description with all its ideas.</summary>
+    private static bool IsClear(Speech speech, (AliasHit Hit, int Token, int Length) raw) => raw.Hit.Described || !MayBeNoName(speech, raw) || (raw.Length == 1 && IsSeveral(speech.Tokens[raw.Token]));
 
     /// <summary>Where a description that begins at a word and may go up to another ends at the latest, being said in one go; it keeps its least words.</summary>
     private static int InOneGo(Speech speech, int from, int to, int least)
@@ -367,6 +367,10 @@ public static class MentionFinder
     private static readonly HashSet<string> BodyWords =
         [.. new[] { "arm", "leg", "knee", "heel", "toe", "hip", "shoulder", "hand", "foot", "elbow", "head", "neck", "back", "chest", "side", "front", "calf", "ankle", "wrist", "glute", "hamstring", "quad", "triceps", "biceps", "step", "squat", "lunge", "jump", "push", "pull", "press", "up", "big", "high", "low", "stand", "seated", "single", "double", "body", "round", "work", "set", "one", "little", "small" }.Select(WordStem.Of)];
 
+    /// <summary>How a move is done may begin any name: "banded squats" after banded walks.</summary>
+    private static readonly HashSet<string> HowWords =
+        [.. new[] { "banded", "weighted", "dumbbell", "kettlebell", "alternating", "elevated", "kneeling", "lying", "walking", "jumping", "pulsing", "reverse", "forward", "lateral" }.Select(WordStem.Of)];
+
     private static bool NamesBoth(MoveLexicon lexicon, Move move, string one, string two) =>
         move.Aliases.Any(a => a.Split(' ', '-').Select(WordStem.Of).ToList() is [var x, var y, _, ..] && x == one && y == two) || (lexicon.NameStems(move) is [var p, var q, _, ..] && p == one && q == two);
 
@@ -387,7 +391,7 @@ public static class MentionFinder
                 if (!hit.Weak && hit.Words > 1)
                 {
                     last[lexicon.NameStems(hit.Move)[^1]] = (hit.Move, speech.At(t));
-                    if (!BodyWords.Contains(word0))
+                    if (!BodyWords.Contains(word0) && !HowWords.Contains(word0))
                     {
                         first[word0] = (hit.Move, speech.At(t));
                     }
@@ -774,7 +778,7 @@ public static class MentionFinder
             }
 
             var midClass = m.Move.Pattern == "breathing" && m.At > opening * end && m.At < closing * end;
-            var underway = midClass || Clocked.Between(mentions, m.At - DescribesWithin - AnnounceReach, m.At + 5).Any(o => !o.Weak && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && o.EffectiveAt > m.At - (m.Move.IsGentle && (m.At < warmingUp * end || m.At > closing * end) ? DescribesWithin : within) && o.At < m.At + 5);
+            var underway = midClass || Clocked.Between(mentions, m.At - DescribesWithin - AnnounceReach, m.At + 5).Any(o => !o.Weak && o.Weight >= WeakWeight && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && o.EffectiveAt > m.At - (m.Move.IsGentle && (m.At < warmingUp * end || m.At > closing * end) ? DescribesWithin : within) && o.At < m.At + 5);
 
             // Right after work is named, "breathe in through the nose" is how it is done; arms that swing while everyone walks belong to the walk.
             bool JustNamed(Func<Move, bool> which) => Clocked.Between(mentions, m.At - DescribesWithin - AnnounceReach, m.At).Any(o => o.Weight >= 0.5 && which(o.Move));
@@ -1043,6 +1047,7 @@ public static class MentionFinder
         const double reach = 90;
         const double justNamed = 8;
         const double runReach = 600;
+        const double sameBreath = 8;
         var added = new List<Mention>();
         foreach (var mark in marks.Where(m => m.Kind == MarkKind.SwitchSide).Concat(SideTurns.Find(marks)))
         {
@@ -1054,6 +1059,12 @@ public static class MentionFinder
 
             // "Change legs, left foot goes back" is one turn.
             if (mark.Kind != MarkKind.SwitchSide && Clocked.Between(marks, mark.At - OneTurn, mark.At).Any(m => m.Kind == MarkKind.SwitchSide))
+            {
+                continue;
+            }
+
+            // "Left hand to the floor, right arm up and over": the side is part of how the next move is said.
+            if (mark is not { Kind: MarkKind.SwitchSide, Strength: >= 0.9 } && Clocked.Between(mentions, mark.At, mark.At + sameBreath).Any(m => m.Move.Id != last.Move.Id && m.Weight >= 0.5 && m.Role is Role.Doing or Role.Announced))
             {
                 continue;
             }
@@ -1071,7 +1082,7 @@ public static class MentionFinder
             }
 
             // After a run of moves on one side, the other side begins with the first of them again.
-            if (mark.Kind == MarkKind.SwitchSide && SideRun(mentions, marks, mark) is { Count: > 1 } run)
+            if (mark is { Kind: MarkKind.SwitchSide, Strength: >= 0.9 } && SideRun(mentions, marks, mark) is { Count: > 1 } run)
             {
                 added.AddRange(SecondSide(mentions, marks, mark, run));
                 continue;
@@ -1152,7 +1163,8 @@ public static class MentionFinder
     private static List<Mention> WithRepeats(List<Mention> mentions, IReadOnlyList<Mark> marks, SaidDose dose)
     {
         const double pairReach = 90;
-        const double reach = 150;
+        // Where sets are said there may be minutes of rest between them.
+        var reach = dose.Sets >= 2 ? 330 : 150;
         var added = new List<Mention>();
         const double lately = 25;
         foreach (var mark in marks.Where(m => m.Kind == MarkKind.Again || (m.Kind == MarkKind.Round && dose is { Supersets: true, WorkSeconds: null })))
@@ -1164,6 +1176,12 @@ public static class MentionFinder
             }
 
             var last = LastNamed(mentions, mark.At, reach);
+            if (added.Count > 0 && mark.At - added[^1].At <= reach && (last is null || last.At < added[^1].At))
+            {
+                // The set before that was only called a set.
+                last = added[^1];
+            }
+
             var named = Clocked.Between(mentions, mark.At - 5, mark.At + 14).Any(m => m.Weight >= 0.5);
             if (last is null || named)
             {
@@ -1276,10 +1294,15 @@ public static class MentionFinder
         return mentions;
     }
 
+    /// <summary>Moves that are also cues to others.</summary>
+    private const string Breathing = "breathing";
+    private const string OnOneLeg = "single-leg-stand";
+
     /// <summary>"Walk your hands out to a plank": what a move passes through is a part of it, not the next one.</summary>
     private static void ThinParts(Speech speech, List<Mention> mentions)
     {
         const double sameBreath = 6;
+        const double cueWithin = 10;
         for (var i = 1; i < mentions.Count; i++)
         {
             var (part, whole) = (mentions[i], mentions[i - 1]);
@@ -1287,6 +1310,19 @@ public static class MentionFinder
             {
                 mentions[i] = part with { Weight = part.Weight * 0.25 };
                 continue;
+            }
+
+            // "Arms behind you, big breath in", "stand on your left leg, take the right one out": what is breathed to, and what is done standing so.
+            if (part.Move.Id != whole.Move.Id && part.At - whole.At < cueWithin && whole.Weight >= 0.5)
+            {
+                if (part.Move.Id == Breathing)
+                {
+                    mentions[i] = part with { Weight = part.Weight * 0.25 };
+                }
+                else if (whole.Move.Id == OnOneLeg && part.Weight >= WeakWeight && part.Move.Positions.Contains("standing") && part.Move.Pattern is "isolation-leg" or "leg-raise" or "kick")
+                {
+                    (mentions[i - 1], mentions[i]) = (whole with { Weight = whole.Weight * VerbWeight }, part with { Weight = whole.Weight });
+                }
             }
 
             if (part.Move.Id != whole.Move.Id && part.At - whole.At < sameBreath && whole.Weight >= 0.25

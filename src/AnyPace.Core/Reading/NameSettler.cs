@@ -34,7 +34,7 @@ internal static class NameSettler
         var s = segments[i];
         foreach (var j in new[] { i + 1, i - 1 })
         {
-            if (j >= 0 && j < segments.Count && IsFuller(segments[j].Move, s.Move)
+            if (j >= 0 && j < segments.Count && ((IsFuller(segments[j].Move, s.Move) && (IsNamed(segments[j]) || !IsNamed(s))) || (IsFuller(s.Move, segments[j].Move) && IsNamed(segments[j]) && !IsNamed(s)))
                 && Math.Min(s.End - s.Start, segments[j].End - segments[j].Start) < ShortNaming
                 && Math.Min(Math.Abs(segments[j].Start - s.End), Math.Abs(s.Start - segments[j].End)) < 4)
             {
@@ -52,6 +52,9 @@ internal static class NameSettler
 
         return null;
     }
+
+    /// <summary>"Hands behind the head, curl up" may be a twisting crunch; the "crunch" that is named right after it says what it was.</summary>
+    private static bool IsNamed(Segment segment) => segment.Mentions.Any(m => !m.Weak);
 
     private static bool Same(List<Segment> segments, int i, int j) =>
         i >= 0 && j >= 0 && i < segments.Count && j < segments.Count && segments[i].Move.Id == segments[j].Move.Id;

@@ -116,13 +116,13 @@ internal sealed partial class PositionTrack
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\G\b((on|onto|to|flat on) (your|the) backs?\b(?! foot| leg| knee)|(lie|lying|lay|laying|roll) (all the way )?(back|down)\b(?! to stand)|(lie|lying|lay|laying) (down )?on (the|your) (floor|mat|ground|bed|carpet)|face up|head (and shoulders )?down on the (mat|floor)|hug your knees)", Options)]
+    [GeneratedRegex(@"\G\b((on|onto|to|flat on) (your|the) backs?\b(?! foot| leg| knee)|(lie|lying|lay|laying|roll) (all the way )?(back|down)\b(?! to stand|( \w+){0,2} (on|onto|to) (your|the|our)( left| right| other)? (side|front|belly|tummy|stomach))|(lie|lying|lay|laying) (down )?on (the|your) (floor|mat|ground|bed|carpet)|face up|head (and shoulders )?down on the (mat|floor)|hug your knees)", Options)]
     private static partial Regex Supine();
 
     [GeneratedRegex(@"\G\b((on|onto|to) (your|the) (front|belly|bellies|tummy|tummies|stomachs?)|face down|forehead (down )?(on|to)|(lie|lying|lay) on your (front|belly|tummy|stomach))", Options)]
     private static partial Regex Prone();
 
-    [GeneratedRegex(@"\G\b((lie|lying|lay|laying|roll|rolling|come|down|flip|turn)( \w+){0,3} (on|onto|to) (your|the|our)( left| right| other| opposite| 1)? sides?\b|side lying|onto your( left| right)? side\b|on your (left|right) side\b)", Options)]
+    [GeneratedRegex(@"\G\b((lie|lying|lay|laying|roll|rolling|come|down|flip|turn)( \w+){0,3} (on|onto|to) (your|the|our)( left| right| other| opposite| 1)? sides?\b|side lying|onto your( left| right)? side\b|on your (left|right) side\b|(?<!\b(at|to) the )(top|bottom|upper|underneath) (leg|knee)\b)", Options)]
     private static partial Regex SideLying();
 
     [GeneratedRegex(@"\G\b((down|come|drop|up)( \w+){0,2} (on ?to|to|on) (your |both |the |1 )?(knees\b|kneeling)|half kneeling|tall kneeling|kneel(ing)? (down|up|tall|on)|knee (down )?(on|to) the (ground|floor|mat))", Options)]

@@ -63,9 +63,15 @@ internal static partial class RoleReader
             speech.At(speech.TokenAt(m.Index)) < opening && !OrBefore().IsMatch(speech.Before(speech.TokenAt(m.Index), 6)));
     }
 
-    /// <summary>True where a two-word name in "up" is said as what to do ("press up to standing"), with nothing that makes it a thing.</summary>
+    /// <summary>True where a two-word name is said as what to do ("press up to standing"), with nothing that makes it a thing, or as how to be ("chest lifted").</summary>
     public static bool IsVerb(Speech speech, int token, int length) =>
-        length == 2 && speech.Tokens[token + 1].Text == "up" && (VerbAfter().IsMatch(speech.After(token + 2, 3)) || !MakesThing().IsMatch(speech.Before(token, 3)));
+        length == 2 && (IsHowToBe(speech, token) || IsPressUp(speech, token));
+
+    private static bool IsHowToBe(Speech speech, int token) =>
+        speech.Tokens[token].Text is "chest" or "knee" or "leg" or "arm" or "heel" or "hip" or "head" or "shoulder" or "toe" or "foot" && speech.Tokens[token + 1].Text.EndsWith("ed", StringComparison.Ordinal);
+
+    private static bool IsPressUp(Speech speech, int token) =>
+        speech.Tokens[token + 1].Text == "up" && (VerbAfter().IsMatch(speech.After(token + 2, 3)) || !MakesThing().IsMatch(speech.Before(token, 3)));
 
     /// <summary>"Let the arms swing", "hips lift": parts of the body that do something, not the name of a move.</summary>
     public static bool IsClause(Speech speech, int token, int length) =>
@@ -102,13 +108,13 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(not (just|only)|no (problem|worries|rest|break|stopping)|why not)\b[^.]*$", Options)]
     private static partial Regex NotOnly();
 
-    [GeneratedRegex(@"\b(the (longer|higher|lower|closer|further|wider|straighter) and$|like|similar to|same as|as if|think of|kind of|imagine|remember|than|almost|version of|as in|looks like|\bas (a|an|the|our|your|in|that)|(still|just) add(ing)? (a|an|some|in a|in the|in|the|your)|now add (a|an|some|in a|your)|add (a|an|some|in a|in some|your))( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|were|if|normal|regular))*$", Options)]
+    [GeneratedRegex(@"\b(the (longer|higher|lower|closer|further|wider|straighter) and$|like|similar to|same as|as if|think of|kind of|imagine|remember|than|almost|version of|as in|looks like|\bas (a|an|the|our|your|in|that)|(still|just) add(ing)? (a|an|some|in a|in the|in|the|your)|now add (a|an|some|in a|your)|add (a|an|some|in a|in some|your))( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|tiny|small|big|slow|mini|fast|were|if|normal|regular))*$", Options)]
     private static partial Regex Comparison();
 
     [GeneratedRegex(@"\b(would|d|i'd|you'd|if you) like\b", Options)]
     private static partial Regex WouldLike();
 
-    [GeneratedRegex(@"(\bif (you|you'd) (want|need|like|can|can't|prefer|have|would|feel|fancy)\b( [\w']+){0,6}|\bif (you(?!'ve got (a|your)|'re ready)|that|this|it|jump|your|the|\w+ing)\b( [\w']+){0,4}|\boptions?\b( [\w']+){0,5}|\b(modif\w+|alternative(ly)?|feel free|easier|harder|beginners?|advanced|too (much|hard|easy|intense)|progress(ion)?|low impact (option|version|way|variation|alternative)|challenge (yourself|it))\b( [\w']+){0,5}|\byou (can|could|might|may) (also|always|just|do|take|make|stay|come|drop|go|add|swap|turn|replace|choose|step|try)?\b( [\w']+){0,4}|\bor( (a|an|the|just|you|can|to|do|into|even|do|take|simply|maybe|hold|stay|go|come))*)$", Options)]
+    [GeneratedRegex(@"(\bif (you|you'd) (want|need|like|can|can't|prefer|have|would|feel|fancy)\b((?! and (a|an|now|then|your|the)\b) [\w']+){0,6}|\bif (you(?!'ve got (a|your)|'re ready)|that|this|it|jump|your|the|\w+ing)\b( [\w']+){0,4}|\boptions?\b( [\w']+){0,5}|\b(modif\w+|alternative(ly)?|feel free|easier|harder|beginners?|advanced|too (much|hard|easy|intense|quick|fast|tricky|complicated|confusing)|progress(ion)?|low impact (option|version|way|variation|alternative)|challenge (yourself|it))\b( [\w']+){0,5}|\byou (can|could|might|may) (also|always|just|do|take|make|stay|come|drop|go|add|swap|turn|replace|choose|step|try)?\b( [\w']+){0,4}|\bor( (a|an|the|just|you|can|to|do|into|even|do|take|simply|maybe|hold|stay|go|come))*)$", Options)]
     private static partial Regex Alternative();
 
     [GeneratedRegex(@"^(?!(step|take|drop|do|just|keep|hold|use|go|you|we|walk|bend|slow|make|modify|no|low|come|stay) )((?!knees?\b|hands?\b)[\w']+ ){0,2}(instead|if (you|that|it|this)|is (also )?(fine|an option|a great option|okay|ok|perfect|good too)|(as )?(an )?option|works too|for (a )?beginners|as well if)\b", Options)]

@@ -29,7 +29,7 @@ internal static partial class StructureReader
             dose.RoundRestSeconds is { } b ? new Seconds(b) : null, dose.Timed ? null : dose.Reps, measured, measured ? [] : [.. dose.Evidence]);
 
         var held = Share(main, b => lexicon[b.MoveId].SecondsPerRep >= HoldFrom && !lexicon[b.MoveId].IsStretch);
-        if (dose.Timed)
+        if (dose.Timed && !(dose is { Sets: >= 2, Reps: not null, RestSeconds: null }))
         {
             return
             [

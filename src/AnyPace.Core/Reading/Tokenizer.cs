@@ -86,7 +86,7 @@ public static class Tokenizer
             var cue = cues[c];
             var words = split[c];
             var whole = (cue.End!.Value - cue.Start).Value;
-            var length = byClock && whole >= CutByClock && words.Length > 4 ? whole * AheadOfNaming : Math.Min(whole, words.Length * Math.Min(SlowestStretch, SlowestWord + (Math.Max(0, words.Length - ShortCue) * SlowerEachWord)));
+            var length = byClock && whole >= CutByClock && words.Length >= FullCue ? whole * AheadOfNaming : Math.Min(whole, words.Length * Math.Min(SlowestStretch, SlowestWord + (Math.Max(0, words.Length - ShortCue) * SlowerEachWord)));
             var letters = Math.Max(1, cue.Text.Length);
             var position = 0;
             foreach (var word in words)

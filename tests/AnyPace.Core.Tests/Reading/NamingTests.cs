@@ -13,6 +13,8 @@ public sealed class NamingTests
     [InlineData("squats with a knee lift", "squat-knee-drive")]
     [InlineData("romanian deadlift into a bent over row", "romanian-deadlift+bent-over-row")]
     [InlineData("hammer curl to shoulder press", "hammer-curl+overhead-press")]
+    [InlineData("fire hydrant to kickback", "fire-hydrant+donkey-kick")]
+    [InlineData("row into a kickback", "bent-over-row+triceps-kickback")]
     public void Two_moves_said_as_one_are_the_combined_move(string words, string move) =>
         Assert.Equal([move], Moves($"[0:10] next up {words} three two one go", "[0:30] keep going", "[0:55] and rest"));
 
