@@ -87,7 +87,7 @@ internal static class DurationFinder
             ("to", "get" or "have" or "got", _) when i + 2 < tokens.Count && tokens[i + 2].Text is "recover" or "rest" or "breathe" => DurationKind.Rest,
             (_, "for", "rest" or "resting") => DurationKind.Rest,
             ("to", _, _) when i + 2 < tokens.Count && tokens[i + 2].Text is "rest" or "recover" or "transition" or "swap" or "reset" or "recharge" && LengthBefore(tokens, i) => DurationKind.Rest,
-            ("on" or "work", _, _) when Follows(tokens, i + 2) => DurationKind.Work,
+            ("on" or "work", _, _) when Follows(tokens, i + 2) && tokens[i + 2].Text is not ("the" or "your" or "each" or "this" or "that" or "every" or "both") => DurationKind.Work,
             (_, "for", "work" or "working" or "go") => DurationKind.Work,
             _ => null,
         };

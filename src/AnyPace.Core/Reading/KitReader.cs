@@ -86,7 +86,7 @@ internal static partial class KitReader
                 toWall |= item == "wall" && ToWall().IsMatch(before);
                 var instead = with ? null : InsteadOf(before, after, speech.Preceding(token, 40), item);
                 standsFor ??= instead;
-                var said = instead is not null ? KitNeed.Substitute
+                var said = instead is not null && !(OrAnother().IsMatch(before) && MayHave().IsMatch(before)) ? KitNeed.Substitute
                     : with || (OptionalBefore().IsMatch(before) && !Swapped().IsMatch(before) && !NeedsIt().IsMatch(before)) || (OptionalAfter().IsMatch(after) && !(MustHave().IsMatch(before) && !OptionalAtOnce().IsMatch(after))) || NotAMust().IsMatch(further) || SoftEnough().IsMatch(after) || (LackBefore().IsMatch(before) && NoMatter().IsMatch(after)) ? KitNeed.Optional
                     : KitNeed.Required;
                 if (speech.At(token) < firstBout && (said != KitNeed.Required || needed))
@@ -267,7 +267,7 @@ internal static partial class KitReader
     private static partial Regex ButIfYouHave();
 
     /// <summary>What can be done on any soft floor, or with one's own hands, needs no kit.</summary>
-    [GeneratedRegex(@"^([\w']+ ){0,5}(or (a |an |some |any |the )?(rug|carpet|soft)\b|(honestly |but |the )*carpet('s| is| will be| works| would)|(and |but )?if you (haven't got|don't have|haven't) (1|any|it|them)( just)? (pretend|imagine|mime|go without|carry on|do it without|no (problem|worries)|(that's|it's) (okay|ok|fine|all right))|(would|will|might|could|can|are|is) (be )?(lovely|nice|great|handy|helpful|useful|good|a help|an option|a nice touch|a bonus)\b|(you|we) can (also |easily |always |totally )?(do|use|take) (it|this|these|them|that) without)", Options)]
+    [GeneratedRegex(@"^([\w']+ ){0,5}(or (a |an |some |any |the )?(rug|carpet|soft)\b|(honestly |but |the )*carpet('s| is| will be| works| would)|(and |but )?if you (haven't got|don't have|haven't) (1|any|it|them)( just)? (pretend|imagine|mime|go without|carry on|do it without|no (problem|worries)|(that's|it's) (okay|ok|fine|all right))|(would|will|might|could|can) make (it|this|that|these|them|things) ([\w']+ )?(harder|tougher|spicier|spicy|nicer|kinder|comfier|more \w+)|(would|will|might|could|can|are|is) (be )?(lovely|nice|great|handy|helpful|useful|good|a help|an option|a nice touch|a bonus)\b|(you|we) can (also |easily |always |totally )?(do|use|take) (it|this|these|them|that) without)", Options)]
     private static partial Regex SoftEnough();
 
     [GeneratedRegex(@"\b(put|place|set|lay|leave|drop)( (the|your|those|both|that|heavier|lighter))*$", Options)]
@@ -335,6 +335,13 @@ internal static partial class KitReader
     [GeneratedRegex(@"\b(no|don't have|haven't got|not got|do not have|without|in place of) (a |any )?(bench|dumbbells?|kettlebells?|bands?|weights|mats?|step|1|any)\b( [\w']+){0,7}$", Options)]
     private static partial Regex Lacking();
 
+    [GeneratedRegex(@"\bor( (a|an|some|the|your|even))*( [\w']+)?$", Options)]
+    private static partial Regex OrAnother();
+
+    /// <summary>"You may like a block or a cushion": neither has to be there.</summary>
+    [GeneratedRegex(@"^(?!.*\b(don't|haven't|no|without|instead|need)\b).*\b(may|might|could) (also )?(want|wish|like|prefer)\b", Options)]
+    private static partial Regex MayHave();
+
     /// <summary>After something that is not there: "no kettlebell? Use a".</summary>
     [GeneratedRegex(@"\b(use|grab|take|try)( (a|an|your|1|some|the|just))*$", Options)]
     private static partial Regex UseInstead();
@@ -345,7 +352,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"^([\w']+ ){0,4}(will (do|work|be fine)|would (do|work)|works|is fine|instead|are fine|do the job)\b", Options)]
     private static partial Regex WillDo();
 
-    [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|the)\b.*|\bif you (want|wanna|would like|'d like|fancy|feel like)\b.*|\bfor (an |a bit of |a |some |a little )?(extra|more|added|bigger|more of a)( [\w']+){0,6}|\b(optional\w*|if you('ve|'d| would| do| happen to| feel)? (have|want|need|like|got|prefer|would|own|feel|wobbly)|(stay|stand|be) (close|near|next) to|to make (it|this|that|them) (tougher|harder|more challenging|spicy|spicier)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|for (balance|support|comfort)(?! and)|(?<!\d )or)\b((?! and)( [\w']+)){0,7})$", Options)]
+    [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|the)\b.*|\bif you (want|wanna|would like|'d like|fancy|feel like)\b.*|\bfor (an |a bit of |a |some |a little )?(extra|more|added|bigger|more of a)( [\w']+){0,6}|\b(optional\w*|if you('ve|'d| would| do| happen to| feel)? (have|want|need|like|got|prefer|would|own|feel|wobbly)|(stay|stand|be) (close|near|next) to|to make (it|this|that|them) (tougher|harder|more challenging|spicy|spicier)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|(helpful|handy|useful|nice|good|worth) (to have|having)|for (balance|support|comfort)(?! and)|(?<!\d )or)\b((?! and)( [\w']+)){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
     [GeneratedRegex(@"^(([\w']+ ){0,4}(optional|in case|(?<!\band )if (balance|your|the floor|needed|necessary)|nearby|close by|handy|to hand|within reach|(?<!\band )if (you(?! (don't|haven't|do not|can)\b)|you'd|you've|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (balance|support|comfort))\b", Options)]

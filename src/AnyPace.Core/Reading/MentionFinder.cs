@@ -59,7 +59,7 @@ public static class MentionFinder
 
     /// <summary>A stretch of speech has to be this much like a move, and this many times as much as like any other, to be taken for its description.</summary>
     private const double LikeEnough = 5;
-    private const double ClearlyLikest = 1.25;
+    private const double ClearlyLikest = 1.35;
 
     /// <summary>So many different words have to speak for it: "all the way up" alone is said of anything.</summary>
     private const int WordsEnough = 5;
