@@ -24,7 +24,10 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
         var dose = DoseReader.Read(speech);
         var mentions = MentionFinder.Find(speech, lexicon, marks, dose);
         var segments = NameSettler.Settle(BoutSegmenter.Segments(speech, marks, mentions, dose));
-        var bouts = LaterRounds.FillHoles(LaterRounds.Fill(LaterRounds.FillSets(BoutBuilder.Build(speech, marks, segments, dose), marks, dose), marks, dose), dose);
+        var bouts = BoutBuilder.Build(speech, marks, segments, dose);
+        bouts = LaterRounds.FillSets(bouts, marks, dose);
+        bouts = LaterRounds.FillListed(bouts, marks, mentions, dose);
+        bouts = LaterRounds.FillHoles(LaterRounds.Fill(bouts, marks, dose), dose);
         var kind = KindOf(speech, marks, bouts, dose);
         var phases = PhaseFinder.Find(speech, marks, bouts, lexicon, kind);
         return new Timeline(

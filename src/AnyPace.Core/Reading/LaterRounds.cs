@@ -92,6 +92,85 @@ internal static class LaterRounds
     }
 
     /// <summary>
+    /// "Number one step-ups, number two dips, number three ...": the moves of a round named in their order before it begins. A place that is started or
+    /// stopped at the beat and not named is that of the next on the list.
+    /// </summary>
+    public static ImmutableArray<Bout> FillListed(ImmutableArray<Bout> bouts, IReadOnlyList<Mark> marks, IReadOnlyList<Mention> mentions, SaidDose dose)
+    {
+        if (dose is not { WorkSeconds: >= 15 and { } work, RestSeconds: { } rest } || Lists(marks, mentions) is not { Count: > 0 } lists)
+        {
+            return bouts;
+        }
+
+        var beat = work + rest;
+        var early = Math.Min(10, work / 3);
+        var least = Math.Max(work - Near, work / 2);
+        var places = Places(bouts, work);
+        var last = marks.Count > 0 ? marks[^1].At : 0;
+        var added = new List<Bout>();
+        for (var i = 0; i < places.Count; i++)
+        {
+            var place = places[i][0];
+            var list = lists.LastOrDefault(l => l[^1].At < place.Span.Start.Value + Near);
+            var next = i + 1 < places.Count ? places[i + 1][0].Span.Start.Value : last;
+            var free = places[i].Max(b => b.Span.End.Value);
+            var due = place.Span.Start.Value + beat;
+            for (var k = list?.FindIndex(m => m.Move.Id == place.MoveId) ?? -1; k >= 0 && k + 1 < list!.Count && free < due + Near && next >= due + least && Heard(due) is { } start; k++)
+            {
+                var from = Math.Max(free, start);
+                free = Math.Min(next, from + work);
+                added.Add(new Bout($"{list[k + 1].Move.Id}l{from:0}", list[k + 1].Move.Id, Span.Of(Math.Round(from, 1), Math.Round(free, 1)), Side.Both, null, Confidence, [new Evidence(new Seconds(Math.Round(list[k + 1].At, 1)), list[k + 1].Move.Name)]));
+                due = from + beat;
+            }
+        }
+
+        return added.Count == 0 ? bouts : [.. bouts.Concat(added).OrderBy(b => b.Span.Start)];
+
+        // When a bout begins around a beat, by its start or by the stop a work length later; null where nobody says either.
+        double? Heard(double due)
+        {
+            var starts = Clocked.Between(marks, due - early, due + early).Where(m => m is { Kind: MarkKind.Start, Strength: >= 0.5 }).Select(m => m.At).ToList();
+            return starts.Count > 0 ? starts.MinBy(t => Math.Abs(t - due))
+                : Clocked.Between(marks, due + work - early, due + work + early).Any(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 }) ? due : null;
+        }
+    }
+
+    /// <summary>Three and more different moves named one after the other with no start between them.</summary>
+    private static List<List<Mention>> Lists(IReadOnlyList<Mark> marks, IReadOnlyList<Mention> mentions)
+    {
+        const double apart = 15;
+        const int fewest = 3;
+        const int most = 10;
+        var lists = new List<List<Mention>>();
+        var list = new List<Mention>();
+        foreach (var mention in mentions.Where(m => m.Role is Role.Previewed or Role.Announced or Role.Doing && !m.Move.IsGentle))
+        {
+            if (list.Count > 0 && (mention.At - list[^1].At > apart || Clocked.Between(marks, list[^1].At, mention.At).Any(m => m is { Kind: MarkKind.Start, Strength: >= 0.5 })))
+            {
+                Close();
+            }
+
+            if (!list.Exists(m => m.Move.Id == mention.Move.Id))
+            {
+                list.Add(mention);
+            }
+        }
+
+        Close();
+        return lists;
+
+        void Close()
+        {
+            if (list.Count is >= fewest and <= most)
+            {
+                lists.Add(list);
+            }
+
+            list = [];
+        }
+    }
+
+    /// <summary>
     /// Fills the place of a bout that was not read, between two that were, a whole number of beats apart: where the same two stand elsewhere with as
     /// many between them, those are what was done here too.
     /// </summary>

@@ -693,6 +693,51 @@ public static class MentionFinder
     private static bool GoesBy(Move move, string stem) =>
         move.Aliases.Prepend(move.Name).Any(a => a.Split(' ', '-').Any(w => WordStem.Of(w) == stem));
 
+    /// <summary>"Number one step-ups, right foot on the bench. Number two dips. Number three ...": told one after the other, too soon for any to be done.</summary>
+    private static void NumberedLists(Speech speech, List<(AliasHit Hit, int Token, int Length)> raw, bool[] listed)
+    {
+        const double tooSoon = 15;
+        const int fewest = 3;
+        var run = new List<int>();
+        var number = 0;
+        for (var i = 0; i <= raw.Count; i++)
+        {
+            var next = i < raw.Count ? NumberBefore(speech, raw[i].Token) : 0;
+            if (i < raw.Count && next == 0)
+            {
+                continue;
+            }
+
+            if (run.Count > 0 && (i == raw.Count || next != number + 1 || speech.At(raw[i].Token) - speech.At(raw[run[^1]].Token) > tooSoon))
+            {
+                foreach (var k in run.Count >= fewest ? run : [])
+                {
+                    listed[k] = true;
+                }
+
+                run.Clear();
+            }
+
+            run.Add(i);
+            number = next;
+        }
+    }
+
+    /// <summary>Which number of a list a name is: "number three, climbers"; 0 for none.</summary>
+    private static int NumberBefore(Speech speech, int token)
+    {
+        const int reach = 5;
+        for (var t = token - 1; t > Math.Max(0, token - reach); t--)
+        {
+            if (speech.Tokens[t] is { Number: { } number } && speech.Tokens[t - 1].Text is "number" or "move" or "exercise")
+            {
+                return number;
+            }
+        }
+
+        return 0;
+    }
+
     /// <summary>
     /// Names said one after the other with nothing but small words between are a list of what is to come. Three or more always are;
     /// of two ("a front squat and a bent-over row") only the second waits.
@@ -717,6 +762,7 @@ public static class MentionFinder
             i = last + 1;
         }
 
+        NumberedLists(speech, raw, listed);
         return listed;
 
         // "A reverse lunge with a shoulder press. Lunges, go": the general name after the fuller one begins, the list is over.
@@ -1167,10 +1213,17 @@ public static class MentionFinder
         var reach = dose.Sets >= 2 ? 330 : 150;
         var added = new List<Mention>();
         const double lately = 25;
+        const double sameCall = 3;
         foreach (var mark in marks.Where(m => m.Kind == MarkKind.Again || (m.Kind == MarkKind.Round && dose is { Supersets: true, WorkSeconds: null })))
         {
             // "That's round one, we do that again": the round is meant, not its last move.
             if (mark.Kind == MarkKind.Again && dose.Timed && Clocked.Between(marks, mark.At - lately, mark.At).Any(m => m.Kind is MarkKind.Round or MarkKind.Break))
+            {
+                continue;
+            }
+
+            // "Last set" is both another set and one called by its place.
+            if (added.Count > 0 && mark.At - added[^1].At < sameCall)
             {
                 continue;
             }

@@ -105,6 +105,13 @@ internal static partial class PhaseFinder
         var warmUntil = !cold && warmSaid.Count > 0 && warmSaid[0] < WarmSaidEarly
             ? overSaid.Concat(taken).Where(t => t > warmSaid[0] + ShortestWarmUp && t < warmSaid[0] + LongestWarmUp).DefaultIfEmpty(double.NaN).Min()
             : double.NaN;
+
+        // "Good, now we're warm", "right, first round": nobody called it a warm-up, and that is what it was.
+        if (double.IsNaN(warmUntil) && !cold && warmSaid.Count == 0)
+        {
+            warmUntil = overSaid.Where(t => t > bouts[0].Span.Start.Value + UncalledWarmUp && t < bouts[0].Span.Start.Value + LongestWarmUp).DefaultIfEmpty(double.NaN).Min();
+        }
+
         var coolSaid = marks.Where(m => m.Kind == MarkKind.CoolDown && m.At > end * 0.45).Select(m => m.At).ToList();
 
         // In a class of stretches and mobility those are the work; only what is said, and lying still at the end, sets phases apart.
@@ -216,6 +223,9 @@ internal static partial class PhaseFinder
     /// <summary>Seconds: a warm-up that is announced at the start, and how long one may be until something else is said to begin.</summary>
     private const double WarmSaidEarly = 150;
     private const double ShortestWarmUp = 40;
+    /// <summary>Moves of at least so many seconds before the work is said to begin are a warm-up though nobody says so.</summary>
+    private const double UncalledWarmUp = 75;
+
     private const double LongestWarmUp = 400;
 
     /// <summary>A warm-up of a said length ends this near to it, in seconds: coaches run over.</summary>

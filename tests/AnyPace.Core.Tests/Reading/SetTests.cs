@@ -25,11 +25,36 @@ public sealed class SetTests
             "[3:10] rest", "[3:30] see you next time"));
 
     [Fact]
+    public void A_place_that_is_started_and_not_named_is_the_next_on_the_list_given_before() => Assert.Equal(
+        "step-up 0:50, triceps-dip 1:50, bulgarian-split-squat 2:50, mountain-climber 3:51",
+        Work(
+            "[0:00] four moves forty five seconds on fifteen off", "[0:20] number one step ups", "[0:25] number two dips on the edge", "[0:31] number three bulgarian split squats", "[0:36] and number four climbers",
+            "[0:46] ready step ups", "[0:50] go", "[1:35] rest dips next", "[1:50] go", "[2:35] rest back foot up", "[2:50] go", "[3:20] over the middle toe", "[3:35] rest", "[3:50] here we go", "[4:35] rest",
+            "[4:50] see you next time"));
+
+    [Fact]
+    public void What_nobody_starts_or_stops_is_not_taken_from_a_list() => Assert.Equal(
+        "step-up 0:50",
+        Work(
+            "[0:00] three moves forty five seconds on fifteen off", "[0:20] number one step ups", "[0:25] number two dips on the edge", "[0:31] and number three climbers", "[0:46] ready step ups", "[0:50] go",
+            "[1:35] rest", "[2:20] that is all we have time for", "[3:50] see you next time"));
+
+    [Fact]
     public void Sets_with_minutes_of_rest_between_them_are_of_the_same_move() => Assert.Equal(
         ["chest-press", "chest-press", "chest-press"],
         Moves(
             "[0:00] three sets of eight with two minutes between", "[0:20] chest press first set one", "[0:30] here we go", "[1:00] rest", "[3:30] set two", "[4:00] rest", "[6:30] last set", "[7:00] rest",
             "[7:10] see you"));
+
+    [Fact]
+    public void What_comes_before_we_are_warm_is_the_warm_up()
+    {
+        var read = Make.Read(
+            "[0:00] hello all lovely to see you", "[0:20] jumping jacks to begin off you go", "[0:50] now high knees", "[1:20] and squats", "[1:50] good now we're warm", "[1:55] push ups here we go", "[2:40] and rest",
+            "[3:00] lunges here we go", "[3:50] and rest", "[4:10] mountain climbers here we go", "[5:00] and rest", "[5:20] see you next time");
+        Assert.InRange(read.Phases.First(p => p.Kind == PhaseKind.Work).Span.Start.Value, 105, 120);
+        Assert.Contains(read.Phases, p => p.Kind == PhaseKind.WarmUp);
+    }
 
     [Theory]
     [InlineData("round two", "round three", 3)]
