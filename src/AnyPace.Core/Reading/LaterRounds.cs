@@ -59,36 +59,11 @@ internal static class LaterRounds
     public static ImmutableArray<Bout> FillSets(ImmutableArray<Bout> bouts, IReadOnlyList<Mark> marks, SaidDose dose)
     {
         const double late = 6;
-        if (dose is not { WorkSeconds: >= 15 and { } work, RestSeconds: { } rest })
+        return FillPlaces(bouts, dose, marks, 's', (places, i, after, due) =>
         {
-            return bouts;
-        }
-
-        var beat = work + rest;
-        var early = Math.Min(10, work / 3);
-        var least = Math.Max(work - Near, work / 2);
-        var places = Places(bouts, work);
-        var last = marks.Count > 0 ? marks[^1].At : 0;
-        var added = new List<Bout>();
-        var run = 0;
-        for (var i = 0; i < places.Count; i++)
-        {
-            var place = places[i][0];
-            run = i > 0 && places[i - 1][0].MoveId == place.MoveId && place.Span.Start.Value - places[i - 1][0].Span.Start.Value < (1 + Loose) * beat ? run + 1 : 1;
-            var next = i + 1 < places.Count ? places[i + 1][0].Span.Start.Value : last;
-            var free = places[i].Max(b => b.Span.End.Value);
-            for (var due = place.Span.Start.Value + beat; free < due + Near && next >= due + least && (run < dose.Sets || Called(due)); run++)
-            {
-                var start = Math.Max(free, Clocked.Between(marks, due - early, due + early).Where(m => m.Kind == MarkKind.Start).Select(m => m.At).DefaultIfEmpty(due).MinBy(t => Math.Abs(t - due)));
-                free = Math.Min(next, start + work);
-                added.Add(new Bout($"{place.MoveId}s{start:0}", place.MoveId, Span.Of(Math.Round(start, 1), Math.Round(free, 1)), place.Side, place.Reps, Confidence, place.Evidence));
-                due = start + beat;
-            }
-        }
-
-        return added.Count == 0 ? bouts : [.. bouts.Concat(added).OrderBy(b => b.Span.Start)];
-
-        bool Called(double due) => Clocked.Between(marks, due - early, due + late).Any(m => m.Kind == MarkKind.Again);
+            var called = Clocked.Between(marks, due - Early(dose), due + late).Any(m => m.Kind == MarkKind.Again);
+            return called || Run(places, i, dose) + after <= dose.Sets ? (StartNear(marks, dose, due, 0) ?? due, places[i][0]) : null;
+        });
     }
 
     /// <summary>
@@ -97,42 +72,76 @@ internal static class LaterRounds
     /// </summary>
     public static ImmutableArray<Bout> FillListed(ImmutableArray<Bout> bouts, IReadOnlyList<Mark> marks, IReadOnlyList<Mention> mentions, SaidDose dose)
     {
-        if (dose is not { WorkSeconds: >= 15 and { } work, RestSeconds: { } rest } || Lists(marks, mentions) is not { Count: > 0 } lists)
+        var lists = Lists(marks, mentions);
+        return FillPlaces(bouts, dose, marks, 'l', (places, i, after, due) =>
+        {
+            var list = lists.LastOrDefault(l => l[^1].At < places[i][0].Span.Start.Value + Near);
+            var at = list?.FindIndex(m => m.Move.Id == places[i][0].MoveId) ?? -1;
+            if (at < 0 || at + after >= list!.Count)
+            {
+                return null;
+            }
+
+            var stop = due + (dose.WorkSeconds ?? 0);
+            var stopped = Clocked.Between(marks, stop - Early(dose), stop + Early(dose)).Any(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 });
+            var named = list[at + after];
+            return (StartNear(marks, dose, due, 0.5) ?? (stopped ? due : null)) is { } start
+                ? (start, new Bout("", named.Move.Id, places[i][0].Span, Side.Both, null, Confidence, [new Evidence(new Seconds(Math.Round(named.At, 1)), named.Move.Name)]))
+                : null;
+        });
+    }
+
+    /// <summary>Starts are looked for this many seconds around the beat.</summary>
+    private static double Early(SaidDose dose) => Math.Min(10, (dose.WorkSeconds ?? 0) / 3);
+
+    /// <summary>The start that is said nearest to a beat, or null.</summary>
+    private static double? StartNear(IReadOnlyList<Mark> marks, SaidDose dose, double due, double strength) =>
+        Clocked.Between(marks, due - Early(dose), due + Early(dose)).Where(m => m.Kind == MarkKind.Start && m.Strength >= strength).Select(m => (double?)m.At).MinBy(t => Math.Abs(t!.Value - due));
+
+    /// <summary>How many sets of its move a place is the last of.</summary>
+    private static int Run(List<List<Bout>> places, int i, SaidDose dose)
+    {
+        var sets = 1;
+        for (; i > 0 && places[i - 1][0].MoveId == places[i][0].MoveId && (places[i][0].Span.Start - places[i - 1][0].Span.Start).Value < (1 + Loose) * Beat(dose); i--)
+        {
+            sets++;
+        }
+
+        return sets;
+    }
+
+    private static double Beat(SaidDose dose) => (dose.WorkSeconds ?? 0) + (dose.RestSeconds ?? 0);
+
+    /// <summary>Fills free places at the beat after each place that was read, for as long as it is known when the next starts and what it is.</summary>
+    /// <param name="sign">Stands in the ids of the bouts that are added.</param>
+    /// <param name="known">Of the places, one of them, how many places after it and when that is due: when it starts and a bout like it; null where that is not known.</param>
+    private static ImmutableArray<Bout> FillPlaces(
+        ImmutableArray<Bout> bouts, SaidDose dose, IReadOnlyList<Mark> marks, char sign, Func<List<List<Bout>>, int, int, double, (double Start, Bout Like)?> known)
+    {
+        if (dose is not { WorkSeconds: >= 15 and { } work, RestSeconds: not null })
         {
             return bouts;
         }
 
-        var beat = work + rest;
-        var early = Math.Min(10, work / 3);
         var least = Math.Max(work - Near, work / 2);
         var places = Places(bouts, work);
         var last = marks.Count > 0 ? marks[^1].At : 0;
         var added = new List<Bout>();
         for (var i = 0; i < places.Count; i++)
         {
-            var place = places[i][0];
-            var list = lists.LastOrDefault(l => l[^1].At < place.Span.Start.Value + Near);
             var next = i + 1 < places.Count ? places[i + 1][0].Span.Start.Value : last;
             var free = places[i].Max(b => b.Span.End.Value);
-            var due = place.Span.Start.Value + beat;
-            for (var k = list?.FindIndex(m => m.Move.Id == place.MoveId) ?? -1; k >= 0 && k + 1 < list!.Count && free < due + Near && next >= due + least && Heard(due) is { } start; k++)
+            var due = places[i][0].Span.Start.Value + Beat(dose);
+            for (var after = 1; free < due + Near && next >= due + least && known(places, i, after, due) is { } found; after++)
             {
-                var from = Math.Max(free, start);
+                var from = Math.Max(free, found.Start);
                 free = Math.Min(next, from + work);
-                added.Add(new Bout($"{list[k + 1].Move.Id}l{from:0}", list[k + 1].Move.Id, Span.Of(Math.Round(from, 1), Math.Round(free, 1)), Side.Both, null, Confidence, [new Evidence(new Seconds(Math.Round(list[k + 1].At, 1)), list[k + 1].Move.Name)]));
-                due = from + beat;
+                added.Add(found.Like with { Id = $"{found.Like.MoveId}{sign}{from:0}", Span = Span.Of(Math.Round(from, 1), Math.Round(free, 1)), Confidence = Confidence });
+                due = from + Beat(dose);
             }
         }
 
         return added.Count == 0 ? bouts : [.. bouts.Concat(added).OrderBy(b => b.Span.Start)];
-
-        // When a bout begins around a beat, by its start or by the stop a work length later; null where nobody says either.
-        double? Heard(double due)
-        {
-            var starts = Clocked.Between(marks, due - early, due + early).Where(m => m is { Kind: MarkKind.Start, Strength: >= 0.5 }).Select(m => m.At).ToList();
-            return starts.Count > 0 ? starts.MinBy(t => Math.Abs(t - due))
-                : Clocked.Between(marks, due + work - early, due + work + early).Any(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 }) ? due : null;
-        }
     }
 
     /// <summary>Three and more different moves named one after the other with no start between them.</summary>
