@@ -74,6 +74,9 @@ public static class MentionFinder
     /// <summary>In a timed class a description belongs to the move that was named until this many seconds before its time is up.</summary>
     private const double NextIsNear = 8;
 
+    /// <summary>Within this many seconds a general word is said of the move that was named last.</summary>
+    private const double StillThatMove = 75;
+
     private static readonly HashSet<string> ListWords =
         ["and", "then", "a", "an", "some", "the", "our", "your", "plus", "also", "with", "we've", "got", "we", "have", "into", "1", "finally", "lastly", "by", "followed", "10", "12", "20", "8"];
 
@@ -124,6 +127,12 @@ public static class MentionFinder
             var (place, implied) = position.Find(token);
             var move = OneLimb(speech, lexicon, Here(lexicon, hit.Move, place, hit.Weak, speech.Stems.Skip(token).Take(length)), token, length);
             var general = lexicon.NameStems(move).Length == 1 || (hit.Words == 1 && speech.Tokens[token + length - 1].Stem == lexicon.NameStems(move)[^1]) || !move.Parts.IsEmpty;
+            if (move.Id == SquatPulse && mentions.LastOrDefault(m => !m.Weak && m.Role is Role.Doing or Role.Announced) is { Move.Id: WideSquat } wide && at - wide.At < StillThatMove)
+            {
+                // "Stay down there and pulse", after the wide one.
+                move = lexicon[WidePulse];
+            }
+
             if (quiet && Stepped(speech, lexicon, move, token, length) is { } low)
             {
                 move = low;
@@ -964,7 +973,6 @@ public static class MentionFinder
     /// </summary>
     private static Move? EarlierOf(MoveLexicon lexicon, List<Mention> mentions, List<ImmutableArray<string>> names, Move general, bool weak, double at, bool kitAtHand)
     {
-        const double stillThatMove = 75;
         var word = lexicon.NameStems(general)[^1];
         const double sameClass = 2400;
         for (var i = mentions.Count - 1; i >= 0 && at - mentions[i].At < sameClass; i--)
@@ -987,7 +995,7 @@ public static class MentionFinder
             }
 
             // "Step back into your lunge" while lunge and curl are done as one.
-            if (at - m.At < stillThatMove && m.Move.Parts.Any(p => Says(p, general)))
+            if (at - m.At < StillThatMove && m.Move.Parts.Any(p => Says(p, general)))
             {
                 return m.Move;
             }
@@ -1347,6 +1355,10 @@ public static class MentionFinder
         return mentions;
     }
 
+    private const string SquatPulse = "squat-pulse";
+    private const string WideSquat = "sumo-squat";
+    private const string WidePulse = "sumo-squat-pulse";
+
     /// <summary>Moves that are also cues to others.</summary>
     private const string Breathing = "breathing";
     private const string OnOneLeg = "single-leg-stand";
@@ -1366,13 +1378,13 @@ public static class MentionFinder
             }
 
             // "Arms behind you, big breath in", "stand on your left leg, take the right one out": what is breathed to, and what is done standing so.
-            if (part.Move.Id != whole.Move.Id && part.At - whole.At < cueWithin && whole.Weight >= 0.5)
+            if (part.Move.Id != whole.Move.Id && part.At - whole.At < cueWithin && whole.Weight >= WeakWeight)
             {
                 if (part.Move.Id == Breathing)
                 {
                     mentions[i] = part with { Weight = part.Weight * 0.25 };
                 }
-                else if (whole.Move.Id == OnOneLeg && part.Weight >= WeakWeight && part.Move.Positions.Contains("standing") && part.Move.Pattern is "isolation-leg" or "leg-raise" or "kick")
+                else if (whole is { Move.Id: OnOneLeg, Weight: >= 0.5 } && part.Weight >= WeakWeight && part.Move.Positions.Contains("standing") && part.Move.Pattern is "isolation-leg" or "leg-raise" or "kick")
                 {
                     (mentions[i - 1], mentions[i]) = (whole with { Weight = whole.Weight * VerbWeight }, part with { Weight = whole.Weight });
                 }

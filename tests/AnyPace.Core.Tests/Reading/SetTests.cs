@@ -78,6 +78,10 @@ public sealed class SetTests
         "breathing", Moves("[0:00] let's stretch", "[0:10] arms behind you open the chest big breath in", "[0:50] and other arm across your body", "[1:30] see you next time"));
 
     [Fact]
+    public void Pulses_after_a_wide_squat_are_wide() => Assert.Equal(
+        ["sumo-squat", "sumo-squat-pulse"], Moves("[0:00] let's get started", "[0:10] sumo squats here we go", "[0:40] stay low and pulse", "[1:10] and rest"));
+
+    [Fact]
     public void Standing_on_one_leg_may_be_how_the_other_is_lifted() => Assert.DoesNotContain(
         "single-leg-stand", Moves("[0:00] here we go", "[0:10] stand on your left leg lift the right leg out to the side and lower", "[0:50] and rest"));
 
