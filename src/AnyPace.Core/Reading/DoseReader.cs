@@ -272,7 +272,7 @@ public static partial class DoseReader
     [GeneratedRegex(@"\G\b(last|final) set\b", Options)]
     private static partial Regex LastSet();
 
-    [GeneratedRegex(@"\G\bset (number )?(?<n>[2-6])\b(?! (seconds?|minutes?|reps?|of \w+s\b))", Options)]
+    [GeneratedRegex(@"\G(?<!\b(super|tri|giant) )\bset (number )?(?<n>[2-6])\b(?! (seconds?|minutes?|reps?|of \w+s\b))", Options)]
     private static partial Regex SetNumber();
 
     [GeneratedRegex(@"\G\b(no repeats?|(never|not) repeat(ing|ed)? (a|any|an|the same) (move|exercise|movement)|(each|every) (move|exercise|movement|1)( is| gets| just| only)*( done| going)?( just| only)* once\b(?! more| again)|just (the )?(1 round|once through)|only 1 round)\b", Options)]

@@ -78,6 +78,10 @@ public sealed class SetTests
         "breathing", Moves("[0:00] let's stretch", "[0:10] arms behind you open the chest big breath in", "[0:50] and other arm across your body", "[1:30] see you next time"));
 
     [Fact]
+    public void The_second_super_set_is_no_second_set() => Assert.Null(
+        Make.Read("[0:00] hello ten reps of each", "[0:10] super set one squats here we go", "[0:40] and rest", "[1:00] super set two lunges here we go", "[1:40] and rest", "[1:50] see you").Structures[0].Sets);
+
+    [Fact]
     public void Pulses_after_a_wide_squat_are_wide() => Assert.Equal(
         ["sumo-squat", "sumo-squat-pulse"], Moves("[0:00] let's get started", "[0:10] sumo squats here we go", "[0:40] stay low and pulse", "[1:10] and rest"));
 
