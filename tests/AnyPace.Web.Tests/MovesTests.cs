@@ -100,9 +100,10 @@ public sealed class MovesTests(Site site) : IClassFixture<Site>
         var form = await manager.GetAsync("/studio/moves/studio-ferry-hop/change");
         Assert.Equal("Squat", form.Page.QuerySelector("#Input_Like")!.GetAttribute("value"));
         Assert.Equal("towel", form.Page.QuerySelector("#Input_Kit")!.GetAttribute("value"));
-        var refused = await manager.SubmitAsync(form, "main form", new() { ["Input.Name"] = "Lunge" });
+        var refused = await manager.SubmitAsync(form, "main form", new() { ["Input.Name"] = "Lunge" }, action: "/studio/moves/studio-ferry-hop/change");
         Assert.Contains("already", refused.Page.QuerySelector("[role=alert]")!.TextContent);
-        var answer = await manager.SubmitAsync(form, "main form", new() { ["Input.Name"] = "Ferry leap", ["Input.Like"] = "Jumping jack", ["Input.Kit"] = "none", ["Input.OtherNames"] = "leap of the ferry" });
+        var fields = new Dictionary<string, string> { ["Input.Name"] = "Ferry leap", ["Input.Like"] = "Jumping jack", ["Input.Kit"] = "none", ["Input.OtherNames"] = "leap of the ferry" };
+        var answer = await manager.SubmitAsync(form, "main form", fields, action: "/studio/moves/studio-ferry-hop/change");
         Assert.Equal("/moves/studio-ferry-hop", answer.Location!.ToString());
         var page = await manager.GetAsync("/moves/studio-ferry-hop");
         Assert.Contains("Ferry leap", page.Text);
