@@ -223,11 +223,6 @@ internal static class BoutSegmenter
 
             Candidates = 0;
             var stop = Clocked.From(_stops, _start - 1);
-            while (stop < _stops.Count && _stops[stop].Strength <= 0)
-            {
-                stop++;
-            }
-
             _firstStop = stop < _stops.Count ? _stops[stop].At : double.PositiveInfinity;
         }
 

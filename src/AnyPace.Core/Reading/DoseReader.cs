@@ -64,8 +64,8 @@ public static partial class DoseReader
             beats.Add(new SaidBeat(0, 20, 10));
         }
 
-        var rounds = Counted(speech, Rounds(), evidence) ?? Counted(speech, Circuits(), evidence) ?? Twice(speech, evidence) ?? Once(speech, evidence) ?? Highest(speech, RoundNumber(), LastRound(), evidence);
-        var sets = Counted(speech, Sets(), evidence) ?? EachTwice(speech, evidence) ?? Highest(speech, SetNumber(), LastSet(), evidence);
+        var rounds = Counted(speech, Rounds(), evidence) ?? Counted(speech, Circuits(), evidence) ?? Means(speech, TwiceSaid(), 2, evidence) ?? Means(speech, OnceSaid(), 1, evidence) ?? Highest(speech, RoundNumber(), LastRound(), evidence);
+        var sets = Counted(speech, Sets(), evidence) ?? Means(speech, EachTwiceSaid(), 2, evidence) ?? Highest(speech, SetNumber(), LastSet(), evidence);
         var moves = Counted(speech, MovesPerRound(), evidence);
         var reps = Counted(speech, Reps(), evidence);
         var roundRest = First(speech, RoundRest(), evidence);
@@ -145,16 +145,11 @@ public static partial class DoseReader
         return new SaidBeat(speech.At(work.Token), work.Seconds, rest.Seconds == 0 ? null : rest.Seconds);
     }
 
-    private static CountRange? Twice(Speech speech, List<Evidence> evidence)
+    /// <summary>How often a phrase says: its number, where it has one, else what it means.</summary>
+    private static CountRange? Means(Speech speech, Regex phrase, int times, List<Evidence> evidence)
     {
-        var match = speech.First(TwiceSaid());
-        return match.Success && Note(speech, match, evidence) ? CountRange.Of(2) : null;
-    }
-
-    private static CountRange? Once(Speech speech, List<Evidence> evidence)
-    {
-        var match = speech.First(OnceSaid());
-        return match.Success && Note(speech, match, evidence) ? CountRange.Of(1) : null;
+        var match = speech.First(phrase);
+        return match.Success && Note(speech, match, evidence) ? CountRange.Of(match.Groups["n"].Success ? match.Groups["n"].Value[0] - '0' : times) : null;
     }
 
     /// <summary>Nobody says how many, but each is called by its number: the highest, and one more where the last is called so some time after it.</summary>
@@ -169,13 +164,6 @@ public static partial class DoseReader
 
         var at = speech.At(speech.TokenAt(match.Index));
         return CountRange.Of(match.Groups["n"].Value[0] - '0' + (speech.Find(last).Any(l => speech.At(speech.TokenAt(l.Index)) > at + later) ? 1 : 0));
-    }
-
-    /// <summary>"Each move twice before we go on".</summary>
-    private static CountRange? EachTwice(Speech speech, List<Evidence> evidence)
-    {
-        var match = speech.First(EachTwiceSaid());
-        return match.Success && Note(speech, match, evidence) ? CountRange.Of(match.Groups["n"].Success ? match.Groups["n"].Value[0] - '0' : 2) : null;
     }
 
     /// <summary>Repetitions said within a stretch of tokens, such as the words of one bout.</summary>
@@ -278,6 +266,7 @@ public static partial class DoseReader
     [GeneratedRegex(@"\G\b(no repeats?|(never|not) repeat(ing|ed)? (a|any|an|the same) (move|exercise|movement)|(each|every) (move|exercise|movement|1)( is| gets| just| only)*( done| going)?( just| only)* once\b(?! more| again)|just (the )?(1 round|once through)|only 1 round)\b", Options)]
     private static partial Regex OnceSaid();
 
+    /// <summary>"Each move twice before we go on".</summary>
     [GeneratedRegex(@"\G\b((each|every|1) (move|exercise|movement|1)( is)?( done| going)? (twice|(?<n>[2-5]) times)\b(?! (through|round|around))|(twice|(?<n>[2-5]) times)( (and|before|then|we|you|i|only))* (go|move|moving|shift|shifting|change|changing|switch|swap) (on|over|to|onto|moves?|exercises?))\b", Options)]
     private static partial Regex EachTwiceSaid();
 

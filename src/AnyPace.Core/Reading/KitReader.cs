@@ -153,7 +153,8 @@ internal static partial class KitReader
         }
 
         var lacking = ForLackOf().Match(after);
-        return lacking.Success ? firsts.FirstOrDefault(f => Names(after[lacking.Length..], f)) : JustAsGood().IsMatch(after) ? firsts.FirstOrDefault(f => Names(after, f)) : null;
+        var instead = lacking.Success ? after[lacking.Length..] : JustAsGood().IsMatch(after) ? after : "";
+        return firsts.FirstOrDefault(f => Names(instead, f));
     }
 
     private static bool Names(string words, string item) =>

@@ -25,7 +25,7 @@ internal static class LaterRounds
             return bouts;
         }
 
-        var beat = work + rest;
+        var beat = Beat(dose);
         foreach (var round in marks.Where(m => m.Kind == MarkKind.Round))
         {
             var before = Before(bouts, round.At, beat);
@@ -72,9 +72,10 @@ internal static class LaterRounds
     /// </summary>
     public static ImmutableArray<Bout> FillListed(ImmutableArray<Bout> bouts, IReadOnlyList<Mark> marks, IReadOnlyList<Mention> mentions, SaidDose dose)
     {
-        var lists = Lists(marks, mentions);
+        List<List<Mention>>? lists = null;
         return FillPlaces(bouts, dose, marks, 'l', (places, i, after, due) =>
         {
+            lists ??= Lists(marks, mentions);
             var list = lists.LastOrDefault(l => l[^1].At < places[i][0].Span.Start.Value + Near);
             var at = list?.FindIndex(m => m.Move.Id == places[i][0].MoveId) ?? -1;
             if (at < 0 || at + after >= list!.Count)
@@ -192,7 +193,7 @@ internal static class LaterRounds
             return bouts;
         }
 
-        var beat = work + (dose.RestSeconds ?? 0);
+        var beat = Beat(dose);
         var places = Places(bouts, work);
         int Between(int i)
         {

@@ -707,28 +707,21 @@ public static class MentionFinder
     {
         const double tooSoon = 15;
         const int fewest = 3;
-        var run = new List<int>();
-        var number = 0;
-        for (var i = 0; i <= raw.Count; i++)
+        var numbered = raw.Select((r, i) => (Index: i, Number: NumberBefore(speech, r.Token), At: speech.At(r.Token))).Where(n => n.Number > 0).ToList();
+        for (var i = 0; i < numbered.Count;)
         {
-            var next = i < raw.Count ? NumberBefore(speech, raw[i].Token) : 0;
-            if (i < raw.Count && next == 0)
+            var end = i + 1;
+            while (end < numbered.Count && numbered[end].Number == numbered[end - 1].Number + 1 && numbered[end].At - numbered[end - 1].At <= tooSoon)
             {
-                continue;
+                end++;
             }
 
-            if (run.Count > 0 && (i == raw.Count || next != number + 1 || speech.At(raw[i].Token) - speech.At(raw[run[^1]].Token) > tooSoon))
+            for (var k = i; k < end && end - i >= fewest; k++)
             {
-                foreach (var k in run.Count >= fewest ? run : [])
-                {
-                    listed[k] = true;
-                }
-
-                run.Clear();
+                listed[numbered[k].Index] = true;
             }
 
-            run.Add(i);
-            number = next;
+            i = end;
         }
     }
 
