@@ -13,7 +13,7 @@ public sealed class AliasIndex
 {
     /// <summary>Small words that speech slips into a name: "circle your arms", "hands to the floor".</summary>
     private static readonly HashSet<string> Fillers =
-        ["the", "a", "an", "your", "my", "our", "those", "these", "some", "that", "of", "left", "right", "opposit", "other", "both", "1"];
+        ["the", "a", "an", "your", "our", "those", "these", "some", "that", "of", "left", "right", "opposit", "other", "both", "1"];
 
     /// <summary>A name that says "opposite", or "up right", is not found without a word that says so too: "hand to the opposite knee" is not "hands to your knees".</summary>
     private static readonly HashSet<string> Crossing = ["opposit", "other", "left", "right"];

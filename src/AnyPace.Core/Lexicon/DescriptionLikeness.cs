@@ -9,7 +9,7 @@ public readonly record struct LikeMove(Move Move, double Score, int Words, doubl
 
 /// <summary>
 /// Likens speech in which nothing is named to all that the lexicon knows of how moves are said: ideas, names and whole sentences. Each word counts by how
-/// few moves are said with it, each pair of neighbouring words likewise. Softer than <see cref="DescriptionIndex"/>, which wants every idea of a line.
+/// few moves are said with it, each two words close together, in whichever order, likewise. Softer than <see cref="DescriptionIndex"/>, which wants every idea of a line.
 /// </summary>
 /// <remarks>The weights below are ours, set on sentences of our own that were held back in turn; they have no source outside the project.</remarks>
 public sealed class DescriptionLikeness
@@ -17,13 +17,17 @@ public sealed class DescriptionLikeness
     private const double IdeaWeight = 1;
     private const double NameWeight = 0.35;
     private const double SpokenWeight = 0.5;
-    private const double PairWeight = 0.25;
+
+    /// <summary>Two words of a sentence, and two of a name or of a description's ideas.</summary>
+    private const double PairWeight = 0.5;
+    private const double IdeaPairWeight = 0.25;
+
+    /// <summary>A word goes with so many telling words before it, if they are this near.</summary>
+    private const int PairsEach = 3;
+    private const int PairReach = 8;
 
     /// <summary>A move with many words is like everything; its scores are divided by the length of its words to this power.</summary>
-    private const double LengthPower = 0.6;
-
-    /// <summary>A move that nobody was heard to describe is said less often.</summary>
-    private const double SeldomSaid = 0.8;
+    private const double LengthPower = 0.8;
 
     /// <summary>Words of names and descriptions that are said of everything.</summary>
     private static readonly HashSet<string> Empty =
@@ -32,21 +36,31 @@ public sealed class DescriptionLikeness
     private readonly Move[] _moves;
     private readonly Dictionary<string, int> _indexes;
 
-    /// <summary>For each word or pair of words the moves said with it and what it counts for each.</summary>
-    private readonly Dictionary<string, (int Move, double Weight)[]> _said;
+    /// <summary>The number of each word that tells moves apart.</summary>
+    private readonly Dictionary<string, int> _telling;
 
-    private DescriptionLikeness(Move[] moves, Dictionary<string, (int Move, double Weight)[]> said) =>
-        (_moves, _indexes, _said) = (moves, moves.Index().ToDictionary(m => m.Item.Id, m => m.Index), said);
+    /// <summary>For each word, and each two of them, the moves said with it and what it counts for each.</summary>
+    private readonly Dictionary<Said, (int Move, double Weight)[]> _said;
+
+    private DescriptionLikeness(Move[] moves, Dictionary<string, int> telling, Dictionary<Said, (int Move, double Weight)[]> said) =>
+        (_moves, _indexes, _telling, _said) = (moves, moves.Index().ToDictionary(m => m.Item.Id, m => m.Index), telling, said);
+
+    /// <summary>A telling word by its number, or two of them, the smaller number first.</summary>
+    private readonly record struct Said(int Word, int With = -1)
+    {
+        public static Said Of(int one, int other) => one < other ? new(one, other) : new(other, one);
+    }
 
     public static DescriptionLikeness Build(IEnumerable<Move> all)
     {
         var moves = all.Where(m => m.Parts.IsEmpty).ToArray();
         // "If you like", "take your time": only what names and descriptions are made of tells moves apart; numbers count anything.
-        var telling = moves.SelectMany(m => m.Descriptions.SelectMany(Ideas).Concat(m.Aliases.Prepend(m.Name).SelectMany(Stems))).Where(w => !char.IsAsciiDigit(w[0]) && !Empty.Contains(w)).ToHashSet();
+        var telling = moves.SelectMany(m => m.Descriptions.SelectMany(Ideas).Concat(m.Aliases.Prepend(m.Name).SelectMany(Stems)))
+            .Where(w => !char.IsAsciiDigit(w[0]) && !Empty.Contains(w)).Distinct().Index().ToDictionary(w => w.Item, w => w.Index);
         var words = moves.Select(m => Words(m, telling)).ToArray();
         var spread = words.SelectMany(w => w.Keys).CountBy(w => w).ToDictionary();
-        double Rarity(string word) => Math.Log((1.0 + moves.Length) / (1 + spread[word]));
-        var said = new Dictionary<string, List<(int, double)>>();
+        double Rarity(Said word) => Math.Log((1.0 + moves.Length) / (1 + spread[word]));
+        var said = new Dictionary<Said, List<(int, double)>>();
         for (var i = 0; i < moves.Length; i++)
         {
             var length = Math.Pow(Math.Sqrt(words[i].Sum(w => Math.Pow(w.Value * Rarity(w.Key), 2))), LengthPower);
@@ -57,11 +71,11 @@ public sealed class DescriptionLikeness
                     said[word] = list = [];
                 }
 
-                list.Add((i, weight * Math.Pow(Rarity(word), 2) / length * (moves[i].Spoken.IsEmpty ? SeldomSaid : 1)));
+                list.Add((i, weight * Math.Pow(Rarity(word), 2) / length));
             }
         }
 
-        return new DescriptionLikeness(moves, said.ToDictionary(s => s.Key, s => s.Value.ToArray()));
+        return new DescriptionLikeness(moves, telling, said.ToDictionary(s => s.Key, s => s.Value.ToArray()));
     }
 
     /// <summary>Speech to look for descriptions in.</summary>
@@ -80,7 +94,9 @@ public sealed class DescriptionLikeness
         private readonly DescriptionLikeness _of;
         private readonly string[] _places;
         private readonly (int Word, (int Move, double Weight)[] Moves)[] _single;
-        private readonly (int Word, (int Move, double Weight)[] Moves)[] _pair;
+
+        /// <summary>For each word what it is with the telling words before it.</summary>
+        private readonly (int With, int Word, (int Move, double Weight)[] Moves)[][] _pairs;
         private readonly Lazy<double>[] _kit;
         private readonly Dictionary<string, double[]> _fits = [];
         private readonly double[] _scores;
@@ -92,10 +108,16 @@ public sealed class DescriptionLikeness
         internal Heard(DescriptionLikeness of, IReadOnlyList<string> stems, string[] places, Func<Move, bool> atHand)
         {
             (_of, _places) = (of, places);
-            var ids = new Dictionary<string, int>();
-            (int, (int, double)[]) Look(string word) => of._said.TryGetValue(word, out var moves) ? (ids.TryGetValue(word, out var id) ? id : ids[word] = ids.Count, moves) : (-1, []);
-            _single = [.. stems.Select(Look)];
-            _pair = [.. stems.Select((stem, i) => i == 0 ? (-1, []) : Look($"{stems[i - 1]} {stem}"))];
+            var ids = new Dictionary<Said, int>();
+            (int, (int, double)[]) Look(Said said) => of._said.TryGetValue(said, out var moves) ? (ids.TryGetValue(said, out var id) ? id : ids[said] = ids.Count, moves) : (-1, []);
+            var numbers = Numbers(stems, of._telling);
+            _single = [.. numbers.Select(n => n < 0 ? (-1, []) : Look(new Said(n)))];
+            _pairs = new (int, int, (int, double)[])[numbers.Length][];
+            for (var t = 0; t < numbers.Length; t++)
+            {
+                _pairs[t] = [.. Before(numbers, t).Select(b => (b, Look(Said.Of(numbers[b], numbers[t])))).Where(p => p.Item2.Item1 >= 0).Select(p => (p.b, p.Item2.Item1, p.Item2.Item2))];
+            }
+
             _kit = [.. of._moves.Select(m => new Lazy<double>(() => m.Kit.IsEmpty || atHand(m) ? 1 : NotAtHand))];
             _scores = new double[of._moves.Length];
             _words = new int[of._moves.Length];
@@ -118,10 +140,13 @@ public sealed class DescriptionLikeness
             _touched.Clear();
             for (var t = from; t < from + count; t++)
             {
-                Add(_single[t], 1);
-                if (t > from)
+                Add(_single[t].Word, _single[t].Moves, 1);
+                foreach (var (with, word, moves) in _pairs[t])
                 {
-                    Add(_pair[t], 0);
+                    if (with >= from)
+                    {
+                        Add(word, moves, 0);
+                    }
                 }
             }
 
@@ -159,12 +184,12 @@ public sealed class DescriptionLikeness
         /// <summary>True where a word is said of a move.</summary>
         public bool Says(int token, Move move) => Array.Exists(_single[token].Moves, m => _of._moves[m.Move].Id == move.Id);
 
-        private void Add((int Word, (int Move, double Weight)[] Moves) said, int words)
+        private void Add(int said, (int Move, double Weight)[] moves, int words)
         {
-            if (said.Word >= 0 && _seenAt[said.Word] != _stretch)
+            if (said >= 0 && _seenAt[said] != _stretch)
             {
-                _seenAt[said.Word] = _stretch;
-                foreach (var (move, weight) in said.Moves)
+                _seenAt[said] = _stretch;
+                foreach (var (move, weight) in moves)
                 {
                     // No word is said of all moves, so every weight is above 0.
                     if (_scores[move] == 0)
@@ -182,7 +207,7 @@ public sealed class DescriptionLikeness
         {
             if (!_fits.TryGetValue(place, out var fits))
             {
-                _fits[place] = fits = [.. _of._moves.Select((m, i) => _kit[i].Value * (place.Length == 0 || m.Positions.IsEmpty || m.Positions.Contains(place) ? 1 : NotPlaced))];
+                _fits[place] = fits = [.. _of._moves.Select((m, i) => _kit[i].Value * (place.Length == 0 || m.IsDone(place) ? 1 : NotPlaced))];
             }
 
             return fits;
@@ -191,36 +216,65 @@ public sealed class DescriptionLikeness
 
     private static bool Akin(Move a, Move b) => a.Easier == b.Id || a.Harder == b.Id || b.Easier == a.Id || b.Harder == a.Id || a.Elsewhere.Contains(b.Id) || b.Elsewhere.Contains(a.Id);
 
-    /// <summary>All words a move is said with and how firmly: the logarithm of how often, so that the tenth time adds little.</summary>
-    private static Dictionary<string, double> Words(Move move, HashSet<string> telling)
+    /// <summary>All words a move is said with, and each two of them, and how firmly: the logarithm of how often, so that the tenth time adds little.</summary>
+    private static Dictionary<Said, double> Words(Move move, Dictionary<string, int> telling)
     {
-        var sums = new Dictionary<string, double>();
-        void Add(IEnumerable<string> stems, double weight)
+        var sums = new Dictionary<Said, double>();
+        void Add(IEnumerable<Said> said, double weight)
         {
-            foreach (var stem in stems.Distinct().Where(s => s.Split(' ').Any(telling.Contains)))
+            foreach (var one in said.Distinct())
             {
-                sums[stem] = sums.GetValueOrDefault(stem) + weight;
+                sums[one] = sums.GetValueOrDefault(one) + weight;
             }
+        }
+
+        void Speech(string text, double weight, double pairWeight)
+        {
+            var numbers = Numbers(Stems(text), telling);
+            Add(numbers.Where(n => n >= 0).Select(n => new Said(n)), weight);
+            Add(Enumerable.Range(0, numbers.Length).SelectMany(t => Before(numbers, t).Select(b => Said.Of(numbers[b], numbers[t]))), pairWeight);
         }
 
         foreach (var description in move.Descriptions)
         {
-            Add(Ideas(description), IdeaWeight);
+            // The ideas come in any order, so each goes with each; of the words of one idea only one is said.
+            var ideas = description.TrimStart('!').Split(' ', StringSplitOptions.RemoveEmptyEntries)
+                .Select(idea => Numbers([.. Ideas(idea)], telling).Where(n => n >= 0).ToList()).ToList();
+            Add(ideas.SelectMany(i => i).Select(n => new Said(n)), IdeaWeight);
+            Add(ideas.SelectMany((one, i) => ideas.Skip(i + 1).SelectMany(other => one.SelectMany(n => other.Where(o => o != n).Select(o => Said.Of(n, o))))), IdeaPairWeight);
         }
 
         foreach (var name in move.Aliases.Prepend(move.Name))
         {
-            Add(Stems(name), NameWeight);
+            Speech(name, NameWeight, IdeaPairWeight);
         }
 
         foreach (var sentence in move.Spoken)
         {
-            var stems = Stems(sentence);
-            Add(stems, SpokenWeight);
-            Add(stems.Zip(stems.Skip(1), (a, b) => $"{a} {b}"), PairWeight);
+            Speech(sentence, SpokenWeight, PairWeight);
         }
 
         return sums.ToDictionary(s => s.Key, s => Math.Log(1 + s.Value));
+    }
+
+    /// <summary>The number of each word, -1 for one that tells nothing.</summary>
+    private static int[] Numbers(IReadOnlyList<string> stems, Dictionary<string, int> telling) => [.. stems.Select(s => telling.GetValueOrDefault(s, -1))];
+
+    /// <summary>The nearest telling words before a telling word, other than itself.</summary>
+    private static IEnumerable<int> Before(int[] numbers, int at)
+    {
+        var seen = 0;
+        for (var b = at - 1; numbers[at] >= 0 && b >= Math.Max(0, at - PairReach + 1) && seen < PairsEach; b--)
+        {
+            if (numbers[b] >= 0)
+            {
+                seen++;
+                if (numbers[b] != numbers[at])
+                {
+                    yield return b;
+                }
+            }
+        }
     }
 
     /// <summary>The stems of all words of a description.</summary>

@@ -77,6 +77,11 @@ public sealed record Move(
     public bool NamesMoreThan(Move general) =>
         Id != general.Id && Name.Replace('-', ' ').EndsWith(' ' + general.Name.Replace('-', ' '), StringComparison.OrdinalIgnoreCase);
 
+    /// <summary>True where it can be done in a position: what only the arms and the trunk do standing they do on a chair as well.</summary>
+    public bool IsDone(string position) =>
+        Positions.IsEmpty || Positions.Contains(position)
+        || (position == "seated" && Positions.Contains("standing") && !Prime.Any(Vocabulary.LowerBody.Contains) && Pattern is not ("locomotion" or "jump"));
+
     public bool IsStretch => Pattern == "stretch";
 
     /// <summary>Moves that fill warm-ups and cool-downs rather than work: stretches, mobility, breathing.</summary>

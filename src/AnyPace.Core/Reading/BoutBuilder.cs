@@ -24,7 +24,7 @@ internal static partial class BoutBuilder
                     segment.Move.Id,
                     Span.Of(Math.Round(start, 1), Math.Round(end, 1)),
                     side,
-                    RepsSaid(speech, segment),
+                    RepsSaid(speech, segment) ?? (dose.Timed ? null : RepsCounted(speech, start, end)),
                     Confidence(segment, dose),
                     [.. segment.Mentions.Take(4).Select(m => new Evidence(new Seconds(Math.Round(m.At, 1)), speech.Around(m.Token)))]);
                 if (previous is { Side: Side.Both } && side == Side.Left && ContinuesUnsaid(marks, previous, segment))
@@ -160,6 +160,38 @@ internal static partial class BoutBuilder
 
         return null;
     }
+
+    /// <summary>Counted aloud once through, "one, two ... nine and ten"; counts that begin again and again are of beats, and counts down are of seconds.</summary>
+    private static CountRange? RepsCounted(Speech speech, double start, double end)
+    {
+        const int fewest = 6;
+        const int most = 30;
+        const int furthestApart = 5;
+        const int heard = 3;
+        var (top, numbers, runs, last) = (0, 0, 0, false);
+        for (var t = Clocked.From(speech.Tokens, start, static w => w.At); t < speech.Tokens.Count && speech.At(t) < end; t++)
+        {
+            if (speech.Tokens[t].Number is not { } number || (t + 1 < speech.Tokens.Count && Unit().IsMatch(speech.Tokens[t + 1].Text)))
+            {
+                continue;
+            }
+
+            if (number > top && (numbers == 0 || number - top <= furthestApart) && number <= most)
+            {
+                runs += numbers == 0 ? 1 : 0;
+                (top, numbers, last) = (number, numbers + 1, t > 0 && speech.Tokens[t - 1].Text == "and");
+            }
+            else if (number < top && number <= heard)
+            {
+                (top, numbers, runs) = (number, 1, runs + 1);
+            }
+        }
+
+        return runs == 1 && top >= fewest && (numbers >= heard || (last && top is 8 or 10 or 12 or 15 or 16 or 20)) ? new CountRange(top, top) : null;
+    }
+
+    [GeneratedRegex(@"^(seconds?|minutes?|more|left|to|each|rounds?|sets?|of|leg|arm|legs|arms|hands?|foot|side|time|times|st|nd|inch|inches|degrees?)$", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex Unit();
 
     /// <summary>
     /// From points to a share that is right: a line through the shares of bouts found within 15 s on our own marked classes, both sets

@@ -82,6 +82,11 @@ public sealed record GoldReading(
         var words = line.Split(' ', StringSplitOptions.RemoveEmptyEntries);
         var named = words.Where(w => w.Contains('=')).Select(w => w.Split('=')).ToDictionary(p => p[0], p => p[1]);
         var numbers = words.Skip(1).Where(w => !w.Contains('=')).Select(w => double.Parse(w, CultureInfo.InvariantCulture)).ToList();
+        if (named.Keys.FirstOrDefault(k => k is not ("rest" or "rounds" or "sets" or "reps" or "moves")) is { } unknown)
+        {
+            throw new JsonException($"'{line}': '{unknown}' is not a part of a structure; work and rest stand after the type.");
+        }
+
         CountRange? Count(string key)
         {
             if (!named.TryGetValue(key, out var text))

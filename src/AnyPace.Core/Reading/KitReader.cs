@@ -76,6 +76,12 @@ internal static partial class KitReader
                 var before = speech.Before(token, 12);
                 var after = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 9);
                 var further = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 16);
+                if (speech.At(token) >= firstBout && match.Value.EndsWith("water", StringComparison.Ordinal) && !match.Value.Contains("bottle", StringComparison.Ordinal))
+                {
+                    // Water is kit where it is to be at hand from the start; "grab some water" later is a rest.
+                    continue;
+                }
+
                 var needed = NeedWords().IsMatch($"{before} {match.Value}");
                 var with = WithOrWithout().IsMatch(before);
                 if ((Without().IsMatch(before) && !with && !ButIfYouHave().IsMatch(after) && !NeededLater().IsMatch(after)) || NotToday().IsMatch(after) || Imagined().IsMatch(before) || ((PutBefore().IsMatch(before) || before.Length == 0) && PutAfter().IsMatch(after)))
@@ -206,7 +212,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\G\b(a|the|your|or|some|clear|free|bit of) wall\b", Options)]
     private static partial Regex Wall();
 
-    [GeneratedRegex(@"\G\b(water bottles?|bottles of water|bottles|tins|soup cans?|cans of \w+|cans)\b", Options)]
+    [GeneratedRegex(@"\G\b(water bottles?|bottles of water|(some|your|(glass|drop|cup|bit) of) water|bottles|tins|soup cans?|cans of \w+|cans)\b", Options)]
     private static partial Regex Bottle();
 
     [GeneratedRegex(@"\G\b(stability|swiss|exercise|gym|fit) balls?\b", Options)]
@@ -356,7 +362,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|the)\b.*|\bif you (want|wanna|would like|'d like|fancy|feel like)\b.*|\bfor (an |a bit of |a |some |a little )?(extra|more|added|bigger|more of a)( [\w']+){0,6}|\b(optional\w*|if you('ve|'d| would| do| happen to| feel)? (have|want|need|like|got|prefer|would|own|feel|wobbly)|(stay|stand|be) (close|near|next) to|to make (it|this|that|them) (tougher|harder|more challenging|spicy|spicier)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|(helpful|handy|useful|nice|good|worth) (to have|having)|for (balance|support|comfort)(?! and)|(?<!\d )or)\b((?! and)( [\w']+)){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
-    [GeneratedRegex(@"^(([\w']+ ){0,4}(optional|in case|(?<!\band )if (balance|your|the floor|needed|necessary)|nearby|close by|handy|to hand|within reach|(?<!\band )if (you(?! (don't|haven't|do not|can)\b)|you'd|you've|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (balance|support|comfort))\b", Options)]
+    [GeneratedRegex(@"^(([\w']+ ){0,4}(optional|in case|(?<!\band )if (balance|your|the floor|needed|necessary)|nearby|close by|handy|to hand|within reach|(?<!\band )(?<!^and (a|an|some) [\w']+ )if (you(?! (don't|haven't|do not|can|only)\b)|you'd|you've(?! only\b)|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (balance|support|comfort))\b", Options)]
     private static partial Regex OptionalAfter();
 
     [GeneratedRegex(@"\b(need|needs|needed|(?<!(might|may|don't|if you|can) )want|grab|grabbing|get|gather|bring|require|required|fetch|have|use|using|with|pick up|take)( [\w']+){0,5}$", Options)]

@@ -322,10 +322,10 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\G(?<!\blook (to |over )?the )\b(other|opposite|second) (direction|way)\b", Options)]
     private static partial Regex OtherWay();
 
-    [GeneratedRegex(@"\G(?:(?<!\blook (over )?(to )?(your |the )?)\bleft (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b(?! on (the|your|a) (chair|wall|bar|barre|counter|desk|hip|table))|(?<!\blook )\b(on|to|with) (the|your) left\b|\b(and|now|then) (the |to the )?left\b)", Options)]
+    [GeneratedRegex(@"\G(?:(?<!\blook (over )?(to )?(your |the )?)(?<!\b(at|by|beside) (your |the ))\bleft (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b(?! on (the|your|a) (chair|wall|bar|barre|counter|desk|hip|table))|(?<!\blook )\b(on|to|with) (the|your) left\b|\b(and|now|then) (the |to the )?left\b)", Options)]
     private static partial Regex LeftSide();
 
-    [GeneratedRegex(@"\G(?:(?<!\blook (over )?(to )?(your |the )?)\bright (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b(?! on (the|your|a) (chair|wall|bar|barre|counter|desk|hip|table))|(?<!\blook )\b(on|to|with) (the|your) right\b|\b(and|now|then) (the |to the )?right\b(?! (there|here|now|away|into|up|back|down|foot forward)))", Options)]
+    [GeneratedRegex(@"\G(?:(?<!\blook (over )?(to )?(your |the )?)(?<!\b(at|by|beside) (your |the ))\bright (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b(?! on (the|your|a) (chair|wall|bar|barre|counter|desk|hip|table))|(?<!\blook )\b(on|to|with) (the|your) right\b|\b(and|now|then) (the |to the )?right\b(?! (there|here|now|away|into|up|back|down|foot forward)))", Options)]
     private static partial Regex RightSide();
 
     [GeneratedRegex(@"\G\b((round|set|circuit|block) (number )?[1-9]|(1st|2nd|3rd|4th|first|second|third|fourth|fifth|final|last|next|another|1 more|1 more) (round|set|circuit|block|time (through|round|around))|back (to the (top|start|beginning|first)|round to)|from the (top|start|beginning)|(that's|that is|that was|end of) (the )?(round|set|circuit|block) ?(1|2|3|4|5|1)?|repeat (the|that|this|it|all)|all over again|same (3|4|5|6|7|8|9|10)( moves| exercises)? again|same again|(2|3|4) (down|done))\b", Options)]

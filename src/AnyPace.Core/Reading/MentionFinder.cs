@@ -64,6 +64,10 @@ public static class MentionFinder
     /// <summary>So many different words have to speak for it: "all the way up" alone is said of anything.</summary>
     private const int WordsEnough = 5;
 
+    /// <summary>Fewer will do where nothing else is half as likely.</summary>
+    private const int ClearWords = 4;
+    private const double FarLikest = 2;
+
     /// <summary>The same where a start was called and no move named for it.</summary>
     private const int FewWords = 3;
     private const double Likest = 1.1;
@@ -74,8 +78,14 @@ public static class MentionFinder
     /// <summary>In a timed class a description belongs to the move that was named until this many seconds before its time is up.</summary>
     private const double NextIsNear = 8;
 
+    /// <summary>Two moves named within so many seconds are told in one breath.</summary>
+    private const double OneBreath = 6;
+
     /// <summary>Within this many seconds a general word is said of the move that was named last.</summary>
     private const double StillThatMove = 75;
+
+    /// <summary>How many words a description may have: one is told in six, another in twenty.</summary>
+    private static readonly int[] Longest = [6, 12, 24];
 
     private static readonly HashSet<string> ListWords =
         ["and", "then", "a", "an", "some", "the", "our", "your", "plus", "also", "with", "we've", "got", "we", "have", "into", "1", "finally", "lastly", "by", "followed", "10", "12", "20", "8"];
@@ -119,6 +129,19 @@ public static class MentionFinder
             if (listed[i] && role is Role.Doing or Role.Announced)
             {
                 role = Role.Previewed;
+            }
+
+            if (role is Role.Doing or Role.Announced && !hit.Described && RoleReader.IsThenAnother(speech, token)
+                && mentions.Exists(m => !m.Weak && m.Move.Id != hit.Move.Id && at - m.At < OneBreath && m.Role is Role.Doing or Role.Announced or Role.Previewed))
+            {
+                // "Chest press, lying on your back, and then a dead bug": the second of two that are told, not done yet.
+                role = Role.Previewed;
+            }
+
+            if (hit.Weak && length == 1 && speech.Tokens[token].Text.EndsWith("ed", StringComparison.Ordinal))
+            {
+                // "My dog just walked in."
+                role = Role.Past;
             }
 
             var several = hit.Weak && length == 1 && (called.Contains(token) || IsSeveral(speech.Tokens[token]));
@@ -171,7 +194,7 @@ public static class MentionFinder
         WeighDescriptions(mentions, speech.End.Value, Math.Max(DescribesWithin, dose.WorkSeconds - NextIsNear ?? 0));
         MuscleStretches(speech, lexicon, marks, mentions, position);
 
-        return ThinLists(WithRepeats(WithOtherSides(SettleAnnouncements(mentions, marks), marks), marks, dose), opening);
+        return ThinLists(WithRepeats(WithOtherSides(speech, SettleAnnouncements(mentions, marks), marks), marks, dose), opening);
     }
 
     /// <summary>True for a word after which no name goes on: the speaker pauses, falls silent until the next caption, or says what is held.</summary>
@@ -288,8 +311,7 @@ public static class MentionFinder
     /// <summary>Adds moves to which stretches of speech without a name or a description are most like, where one is clearly the likest.</summary>
     private static void Likened(Speech speech, IReadOnlyList<Mark> marks, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> raw)
     {
-        const int shortest = 8;
-        const int longest = 24;
+        const int shortest = 5;
         const int step = 4;
         var borders = new bool[speech.Tokens.Count + 1];
         var clear = raw.FindAll(r => IsClear(speech, r));
@@ -315,24 +337,35 @@ public static class MentionFinder
 
             for (var at = from; at == from || at + FewWords <= to; at += step)
             {
-                var count = InOneGo(speech, at, Math.Min(at + longest, to), at + shortest) - at;
-
-                // Where a start waits for its move, less has to be said for one.
-                var waits = awaited.Exists(a => speech.At(at + count - 1) > a.From && speech.At(at) < a.To);
-                if (count >= (waits ? FewWords : shortest) && heard.Of(at, count, waits ? FewWords : WordsEnough) is { Score: >= LikeEnough } like && like.Lead >= (waits ? Likest : ClearlyLikest))
+                foreach (var longest in Longest)
                 {
-                    found.Add((like, at, count));
+                    var count = InOneGo(speech, at, Math.Min(at + longest, to), at + shortest) - at;
+
+                    // Where a start waits for its move, less has to be said for one.
+                    var waits = awaited.Exists(a => speech.At(at + count - 1) > a.From && speech.At(at) < a.To);
+                    if (count >= (waits ? FewWords : shortest) && heard.Of(at, count, waits ? FewWords : ClearWords) is { Score: >= LikeEnough } like && like.Lead >= (waits ? Likest : like.Words >= WordsEnough ? ClearlyLikest : FarLikest))
+                    {
+                        found.Add((like, at, count));
+                    }
+
+                    if (at + longest >= to)
+                    {
+                        break;
+                    }
                 }
             }
 
             from = to;
         }
 
+        // Nobody describes two moves in so few seconds.
+        const double describedApart = 9;
+
         // Stretches hold nothing that is clear already; of those that overlap the likest is taken.
         var added = new List<(AliasHit Hit, int Token, int Length)>();
         foreach (var (like, from, count) in found.OrderByDescending(f => f.Like.Score * f.Like.Lead))
         {
-            if (added.Exists(r => r.Token < from + count && r.Token + r.Length > from))
+            if (added.Exists(r => (r.Token < from + count && r.Token + r.Length > from) || Math.Abs(speech.At(r.Token) - speech.At(from)) < describedApart))
             {
                 continue;
             }
@@ -393,11 +426,17 @@ public static class MentionFinder
         var next = 0;
         for (var t = 0; t < speech.Tokens.Count; t++)
         {
+            while (next < raw.Count && raw[next].Token < t)
+            {
+                // Begins within another.
+                next++;
+            }
+
             if (next < raw.Count && raw[next].Token == t)
             {
                 var (hit, _, length) = raw[next++];
                 var word0 = speech.Tokens[t].Stem;
-                if (!hit.Weak && hit.Words > 1)
+                if ((!hit.Weak || hit.Described) && hit.Words > 1)
                 {
                     last[lexicon.NameStems(hit.Move)[^1]] = (hit.Move, speech.At(t));
                     if (!BodyWords.Contains(word0) && !HowWords.Contains(word0))
@@ -455,7 +494,6 @@ public static class MentionFinder
         const int fewWords = 5;
         const double silence = 2.5;
         const double recently = 330;
-        const double oneBreath = 6;
         var found = new HashSet<int>();
         var added = new List<(AliasHit Hit, int Token, int Length)>();
         bool Ends(int t) => t < 0 || t + 1 >= speech.Tokens.Count || speech.Tokens[t].Stops || speech.SilentAfter(t, silence);
@@ -483,7 +521,7 @@ public static class MentionFinder
                     if (named.Count > 0)
                     {
                         // Of two named in one breath ("curls into hammer curls") the first is called first.
-                        var meant = named.First(r => speech.At(named[^1].Token) - speech.At(r.Token) < oneBreath).Hit.Move;
+                        var meant = named.First(r => speech.At(named[^1].Token) - speech.At(r.Token) < OneBreath).Hit.Move;
                         if (under >= 0)
                         {
                             raw.RemoveAt(under);
@@ -666,7 +704,7 @@ public static class MentionFinder
     private static bool AtHand(Speech speech, Move move) => !move.Kit.IsEmpty && move.Kit.All(k => speech.Text.Contains(k, StringComparison.Ordinal));
 
     private static bool OutOfPlace(Move move, string position) =>
-        position is "supine" or "prone" or "side-lying" or "all-fours" or "seated" && move.Kit.IsEmpty && !move.IsStretch && move.Pattern != "breathing" && move.Positions.All(p => p == "standing");
+        position is "supine" or "prone" or "side-lying" or "all-fours" or "seated" && move.Kit.IsEmpty && !move.IsStretch && move.Pattern != "breathing" && move.Positions.All(p => p == "standing") && !move.IsDone(position);
 
     /// <summary>"Overhead press, one arm": the one-sided form of the move, where the lexicon has it.</summary>
     private static Move OneLimb(Speech speech, MoveLexicon lexicon, Move move, int token, int length)
@@ -971,7 +1009,10 @@ public static class MentionFinder
         for (var i = mentions.Count - 1; i >= 0 && at - mentions[i].At < sameClass; i--)
         {
             var m = mentions[i];
-            if (m.Weak || m.Role is not (Role.Doing or Role.Announced or Role.Previewed))
+
+            // What was just described is as good as named where its own word is called.
+            var justDescribed = m is { Weak: true, Length: > 1 } && m.Move.Id == general.Id && at - m.At < StillThatMove;
+            if ((m.Weak && !justDescribed) || m.Role is not (Role.Doing or Role.Announced or Role.Previewed))
             {
                 continue;
             }
@@ -1089,7 +1130,7 @@ public static class MentionFinder
     }
 
     /// <summary>"Other side" says that the one-sided move goes on: it stands for naming the move again.</summary>
-    private static List<Mention> WithOtherSides(List<Mention> mentions, IReadOnlyList<Mark> marks)
+    private static List<Mention> WithOtherSides(Speech speech, List<Mention> mentions, IReadOnlyList<Mark> marks)
     {
         const double reach = 90;
         const double justNamed = 8;
@@ -1099,6 +1140,12 @@ public static class MentionFinder
         foreach (var mark in marks.Where(m => m.Kind == MarkKind.SwitchSide).Concat(SideTurns.Find(marks)))
         {
             var last = LastNamed(mentions, mark.At, reach);
+            if (last is not null && IsOtherLeg(speech, mark) && !last.Move.Prime.Concat(last.Move.Helper).Any(Vocabulary.LowerBody.Contains))
+            {
+                // "And the other leg" is not said of what the arms did.
+                continue;
+            }
+
             if (last is null || (mark.Kind != MarkKind.SwitchSide && mark.At - last.At < justNamed))
             {
                 continue;
@@ -1157,6 +1204,9 @@ public static class MentionFinder
         return mentions;
     }
 
+    private static bool IsOtherLeg(Speech speech, Mark mark) =>
+        mark.Kind == MarkKind.SwitchSide && Enumerable.Range(mark.Token, Math.Min(3, speech.Tokens.Count - mark.Token)).Any(t => speech.Tokens[t].Text is "leg" or "legs" or "foot" or "feet" or "knee");
+
     /// <summary>The one-sided moves done one after the other since the side was last changed.</summary>
     private static List<Mention> SideRun(List<Mention> mentions, IReadOnlyList<Mark> marks, Mark mark)
     {
@@ -1170,11 +1220,13 @@ public static class MentionFinder
                 continue;
             }
 
-            if (m.Move.Sides != MoveSides.Each)
+            // "Change feet", "other way round" before the next was named: what came before has had both its sides.
+            if (m.Move.Sides != MoveSides.Each || (run.Count > 0 && Clocked.Between(marks, run[^1].At + OneTurn, m.At - OneTurn).Any(k => k.Kind == MarkKind.SwitchSide)))
             {
                 run.Clear();
             }
-            else if (!run.Exists(r => r.Move.Id == m.Move.Id))
+
+            if (m.Move.Sides == MoveSides.Each && !run.Exists(r => r.Move.Id == m.Move.Id))
             {
                 run.Add(m);
             }
@@ -1214,7 +1266,7 @@ public static class MentionFinder
         var reach = dose.Sets >= 2 ? 330 : 150;
         var added = new List<Mention>();
         const double lately = 25;
-        const double sameCall = 3;
+        const double sameCall = 6;
         foreach (var mark in marks.Where(m => m.Kind == MarkKind.Again || (m.Kind == MarkKind.Round && dose is { Supersets: true, WorkSeconds: null })))
         {
             // "That's round one, we do that again": the round is meant, not its last move.

@@ -96,7 +96,7 @@ internal sealed partial class PositionTrack
     {
         for (var t = token + 1; t <= at; t++)
         {
-            if (_speech.Tokens[t].Text is "come" or "then" or "now" or "roll" or "next" or "go" or "back" or "lower" || _speech.Tokens[t - 1].Stops)
+            if (_speech.Tokens[t].Text is "come" or "then" or "now" or "roll" or "next" or "go" or "back" or "lower" && _speech.Tokens[t - 1].Text != "so" || _speech.Tokens[t - 1].Stops)
             {
                 return true;
             }
@@ -116,7 +116,7 @@ internal sealed partial class PositionTrack
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\G\b((on|onto|to|flat on) (your|the) backs?\b(?! foot| leg| knee)|(lie|lying|lay|laying|roll) (all the way )?(back|down)\b(?! to stand|( \w+){0,2} (on|onto|to) (your|the|our)( left| right| other)? (side|front|belly|tummy|stomach))|(lie|lying|lay|laying) (down )?on (the|your) (floor|mat|ground|bed|carpet)|face up|head (and shoulders )?down on the (mat|floor)|hug your knees)", Options)]
+    [GeneratedRegex(@"\G\b((on|onto|to|flat on) (your|the) backs?\b(?! (foot|leg|knee)\b)|(lie|lying|lay|laying|roll) (all the way )?(back|down)\b(?! to stand|( \w+){0,2} (on|onto|to) (your|the|our)( left| right| other)? (side|front|belly|tummy|stomach))|(lie|lying|lay|laying) (down )?on (the|your) (floor|mat|ground|bed|carpet)|face up|head (and shoulders )?down on the (mat|floor)|hug your knees)", Options)]
     private static partial Regex Supine();
 
     [GeneratedRegex(@"\G\b((on|onto|to) (your|the) (front|belly|bellies|tummy|tummies|stomachs?)|face down|forehead (down )?(on|to)|(lie|lying|lay) on your (front|belly|tummy|stomach))", Options)]

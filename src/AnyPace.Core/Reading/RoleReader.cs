@@ -19,7 +19,8 @@ internal static partial class RoleReader
 
         // "Stay in that squat position": a shape that another move has.
         if ((!gentle && token + length < speech.Tokens.Count && speech.Tokens[token + length].Text is "position" or "stance" or "shape")
-            || (Comparison().IsMatch(before) && !WouldLike().IsMatch(before)))
+            || (Comparison().IsMatch(before) && !WouldLike().IsMatch(before))
+            || AsYouGo().IsMatch(after) || (gentle && speech.Tokens[token].Text is "arm" or "arms" && LetThe().IsMatch(before)))
         {
             return Role.Compared;
         }
@@ -84,6 +85,9 @@ internal static partial class RoleReader
         && speech.Tokens[token].Text is "side" or "chair" or "wall" or "back" or "chest" or "head" or "shoulder" or "elbow" or "hand" or "hip" or "leg" or "knee" or "heel" or "toe" or "foot" or "arm"
         && Owned().IsMatch(speech.Before(token, 2)) && DoneTo().IsMatch(speech.After(token + 1, 2));
 
+    /// <summary>True right after "and then a", "pairing that with a".</summary>
+    public static bool IsThenAnother(Speech speech, int token) => ThenAnother().IsMatch(speech.Before(token, 6));
+
     /// <summary>True where the move is only passed through: "walk your hands out to a plank".</summary>
     public static bool IsPassedThrough(Speech speech, int token) => PassedThrough().IsMatch(speech.Before(token, 4));
 
@@ -111,6 +115,13 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(the (longer|higher|lower|closer|further|wider|straighter) and$|like|similar to|same as|as if|think of|kind of|imagine|remember|than|almost|version of|as in|looks like|\bas (a|an|the|our|your|in|that)|(still|just) add(ing)? (a|an|some|in a|in the|in|the|your)|now add (a|an|some|in a|your)|add (a|an|some|in a|in some|your))( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|tiny|small|big|slow|mini|fast|were|if|normal|regular))*$", Options)]
     private static partial Regex Comparison();
 
+    /// <summary>"Roll your shoulders as you walk": done beside the move under way.</summary>
+    [GeneratedRegex(@"^(as|while|whilst) (you|we|you're|we're) (walk|march|step|jog|go|move|do)(ing)?\b(?! (in|into|down|up|back))", Options)]
+    private static partial Regex AsYouGo();
+
+    [GeneratedRegex(@"\b(let|get|bring|add)( in)? (your|the|those|some)$", Options)]
+    private static partial Regex LetThe();
+
     [GeneratedRegex(@"\b(would|d|i'd|you'd|if you) like\b", Options)]
     private static partial Regex WouldLike();
 
@@ -126,13 +137,13 @@ internal static partial class RoleReader
     [GeneratedRegex(@"^(we did|you did|from (before|earlier|the warm up|round|last)|(are |is |all )?(done|finished|over)(?! (to|onto|the|your|and|there|on))|earlier)\b", Options)]
     private static partial Regex PastAfter();
 
-    [GeneratedRegex(@"\b(later( on)?|we'll (be|also|have|do|get|go|come|finish|end|then)|we will|today|followed by|after that|after (this|these)|at the end|before we (do|go|start|get)|next (round|block|circuit|pair|superset|combo|couple|few|two|2|3)\b( [\w']+){0,9}|going to be doing|coming (up )?(later|soon)|in a (minute|moment|bit)|finish (off |up )?with|end with|the other (exercise|move))( [\w']+){0,4}$", Options)]
+    [GeneratedRegex(@"\b(later( on)?|we'll (be|also|have|come|finish|end|then)|we will|today|followed by|after that|after (this|these)|at the end|before we (do|go|start|get)|next (round|block|circuit|pair|superset|combo|couple|few|two|2|3)\b( [\w']+){0,9}|going to be doing|coming (up )?(later|soon)|in a (minute|moment|bit)|finish (off |up )?with|end with|the other (exercise|move))( [\w']+){0,4}$", Options)]
     private static partial Regex Later();
 
     [GeneratedRegex(@"^(is |are )?(coming up (later|soon|in)|later|in a (minute|moment|bit)|tomorrow|next (week|time|round))\b", Options)]
     private static partial Regex LaterAfter();
 
-    [GeneratedRegex(@"\b(next( up| 1| exercise| move)?|coming up|up next|we're (going|gonna)|going to|gonna|moving (on|into|to)|go(ing)? (straight |right |back |down )?(in ?to|on ?to|for)|we've got|we have|let's (do|try|take|hit|get|go|move)|now (we|it's|for)?|first( up| 1| exercise| move)?|last (1|exercise|move|up)( (of|for|in) (this|the|our|that)( \w+)?)?|next (1|exercise|move) (of|for|in) (this|the|our)( \w+)?|straight in ?to|switch(ing)? to|start(ing)? (off )?(with)?|then|begin with|it's|this (1 )?is|these are|this is called|time for|back to|on to|onto|(exercise|number|move|station|superset) (number )?(\d|a|b|c)( is)?|here comes?|ready for|into (your|our|some|a))( [\w']+){0,4}$", Options)]
+    [GeneratedRegex(@"\b(next( up| 1| exercise| move)?|coming up|up next|we're (going|gonna)|going to|gonna|moving (on|into|to)|go(ing)? (straight |right |back |down )?(in ?to|on ?to|for)|we've got|we have|let's (do|try|take|hit|get|go|move)|we'll (do|go( back)? (in ?to|on ?to|for)|get (in ?to|on ?to|those))|now (we|it's|for)?|first( up| 1| exercise| move)?|last (1|exercise|move|up)( (of|for|in) (this|the|our|that)( \w+)?)?|next (1|exercise|move) (of|for|in) (this|the|our)( \w+)?|straight in ?to|switch(ing)? to|start(ing)? (off )?(with)?|then|begin with|it's|this (1 )?is|these are|this is called|time for|back to|on to|onto|(exercise|number|move|station|superset) (number )?(\d|a|b|c)( is)?|here comes?|ready for|into (your|our|some|a))( [\w']+){0,4}$", Options)]
     private static partial Regex Announce();
 
     [GeneratedRegex(@"\b(your|the|that|same|left|right|other|opposite)$", Options)]
@@ -149,6 +160,9 @@ internal static partial class RoleReader
 
     [GeneratedRegex(@"^(and (down|lower|squeeze|back)|to (the|stand|a)|from|through|overhead|into|towards|over|off|tall|high|as)\b", Options)]
     private static partial Regex VerbAfter();
+
+    [GeneratedRegex(@"\b(and then|pair(ing|ed) (that|this|it|them) (up )?with|combin(e|ing|ed) (that|this|it|them) with|followed by)( (a|an|some|your|our|we'll do|we do|we have|we've got))*$", Options)]
+    private static partial Regex ThenAnother();
 
     [GeneratedRegex(@"\b(to|into|from|through|in|out of)( (a|an|the|your|that))*$", Options)]
     private static partial Regex PassedThrough();

@@ -26,7 +26,7 @@ internal static partial class StructureReader
 
         Structure Make(StructureType type, bool measured, Span? of = null, Seconds? on = null, Seconds? off = null) => new(
             type, of ?? span, on, off, dose.Rounds, dose.Sets, dose.MovesPerRound,
-            dose.RoundRestSeconds is { } b ? new Seconds(b) : null, dose.Timed ? null : dose.Reps, measured, measured ? [] : [.. dose.Evidence]);
+            dose.RoundRestSeconds is { } b ? new Seconds(b) : null, dose.Timed ? null : dose.Reps ?? Counted(main), measured, measured ? [] : [.. dose.Evidence]);
 
         var held = Share(main, b => lexicon[b.MoveId].SecondsPerRep >= HoldFrom && !lexicon[b.MoveId].IsStretch);
         if (dose.Timed && !(dose is { Sets: >= 2, Reps: not null, RestSeconds: null }))
@@ -87,6 +87,10 @@ internal static partial class StructureReader
 
         return [Make(StructureType.Flow, true)];
     }
+
+    /// <summary>The repetitions that most bouts are said or counted to have; null where they differ.</summary>
+    private static CountRange? Counted(IReadOnlyList<Bout> main) =>
+        main.Where(b => b.Reps is not null).GroupBy(b => b.Reps).OrderByDescending(g => g.Count()).FirstOrDefault() is { } alike && alike.Count() * 2 > main.Count ? alike.Key : null;
 
     /// <summary>Seconds a repetition from which a move is a hold.</summary>
     private const double HoldFrom = 20;
