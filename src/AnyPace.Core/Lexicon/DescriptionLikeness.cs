@@ -104,6 +104,8 @@ public sealed class DescriptionLikeness
         private readonly int[] _seenAt;
         private readonly List<int> _touched = [];
         private int _stretch;
+        private int _from;
+        private int _next;
 
         internal Heard(DescriptionLikeness of, IReadOnlyList<string> stems, string[] places, Func<Move, bool> atHand)
         {
@@ -131,35 +133,48 @@ public sealed class DescriptionLikeness
         /// <param name="beside">A move to hold it against.</param>
         public LikeMove? Of(int from, int count, int least, Move? beside = null)
         {
+            Begin(from);
+            return UpTo(from + count, least, beside);
+        }
+
+        /// <summary>Begins a stretch at a word, to ask about it at more than one length.</summary>
+        public void Begin(int from)
+        {
             _stretch++;
+            (_from, _next) = (from, from);
             foreach (var i in _touched)
             {
                 (_scores[i], _words[i]) = (0, 0);
             }
 
             _touched.Clear();
-            for (var t = from; t < from + count; t++)
+        }
+
+        /// <summary>What the stretch begun is most like up to a word, which may not be before the one asked about last; see <see cref="Of"/>.</summary>
+        public LikeMove? UpTo(int end, int least, Move? beside = null)
+        {
+            for (; _next < end; _next++)
             {
-                Add(_single[t].Word, _single[t].Moves, 1);
-                foreach (var (with, word, moves) in _pairs[t])
+                Add(_single[_next].Word, _single[_next].Moves, 1);
+                foreach (var (with, word, moves) in _pairs[_next])
                 {
-                    if (with >= from)
+                    if (with >= _from)
                     {
                         Add(word, moves, 0);
                     }
                 }
             }
 
-            var fits = Fits(_places[from + count - 1]);
-            var best = -1;
+            var fits = Fits(_places[end - 1]);
+            var (best, most) = (-1, 0.0);
             foreach (var i in _touched)
             {
-                _scores[i] *= fits[i];
+                var score = _scores[i] * fits[i];
 
                 // Of two alike the one that stands first in the lexicon.
-                if (best < 0 || _scores[i] > _scores[best] || (_scores[i] == _scores[best] && i < best))
+                if (score > most || (score == most && i < best))
                 {
-                    best = i;
+                    (best, most) = (i, score);
                 }
             }
 
@@ -171,14 +186,14 @@ public sealed class DescriptionLikeness
             var next = 0.0;
             foreach (var i in _touched)
             {
-                if (_scores[i] > next && i != best && !Akin(_of._moves[i], _of._moves[best]))
+                if (_scores[i] * fits[i] > next && i != best && !Akin(_of._moves[i], _of._moves[best]))
                 {
-                    next = _scores[i];
+                    next = _scores[i] * fits[i];
                 }
             }
 
             var other = beside is not null && _of._indexes.TryGetValue(beside.Id, out var index) ? index : -1;
-            return new LikeMove(_of._moves[best], _scores[best], _words[best], next == 0 ? double.PositiveInfinity : Math.Max(1, _scores[best] / next), other < 0 ? 0 : _scores[other]);
+            return new LikeMove(_of._moves[best], most, _words[best], next == 0 ? double.PositiveInfinity : Math.Max(1, most / next), other < 0 ? 0 : _scores[other] * fits[other]);
         }
 
         /// <summary>True where a word is said of a move.</summary>

@@ -337,13 +337,14 @@ public static class MentionFinder
 
             for (var at = from; at == from || at + FewWords <= to; at += step)
             {
+                heard.Begin(at);
                 foreach (var longest in Longest)
                 {
                     var count = InOneGo(speech, at, Math.Min(at + longest, to), at + shortest) - at;
 
                     // Where a start waits for its move, less has to be said for one.
                     var waits = awaited.Exists(a => speech.At(at + count - 1) > a.From && speech.At(at) < a.To);
-                    if (count >= (waits ? FewWords : shortest) && heard.Of(at, count, waits ? FewWords : ClearWords) is { Score: >= LikeEnough } like && like.Lead >= (waits ? Likest : like.Words >= WordsEnough ? ClearlyLikest : FarLikest))
+                    if (count >= (waits ? FewWords : shortest) && heard.UpTo(at + count, waits ? FewWords : ClearWords) is { Score: >= LikeEnough } like && like.Lead >= (waits ? Likest : like.Words >= WordsEnough ? ClearlyLikest : FarLikest))
                     {
                         found.Add((like, at, count));
                     }
