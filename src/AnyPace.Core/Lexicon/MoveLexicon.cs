@@ -16,6 +16,7 @@ public sealed class MoveLexicon
     private readonly ConcurrentDictionary<string, Move> _composed = new();
 
     private readonly ConcurrentDictionary<string, ImmutableArray<string>> _nameStems = new();
+    private readonly ConcurrentDictionary<(string, string), Move?> _variants = [];
 
     public MoveLexicon(IEnumerable<Move> moves)
     {
@@ -69,6 +70,20 @@ public sealed class MoveLexicon
 
     /// <summary>The stems of the words of a move's name, in order.</summary>
     public ImmutableArray<string> NameStems(Move move) => _nameStems.GetOrAdd(move.Id, _ => [.. move.Name.Split(' ', '-').Select(WordStem.Of)]);
+
+    /// <summary>
+    /// A move done in small pulses, or held, where the lexicon has that as a move of its own: lunge pulse for a reverse lunge, sumo squat hold for a sumo squat;
+    /// null where it has none, and for what is pulsed or held already. The one that shares most of the name is taken.
+    /// </summary>
+    /// <param name="how">The stem of pulse or hold.</param>
+    public Move? Variant(Move move, string how)
+    {
+        var stems = NameStems(move);
+        return stems[^1] is "puls" or "hold" or "pulse" || !move.Parts.IsEmpty ? null : _variants.GetOrAdd((move.Id, how), _ => Moves
+            .Where(m => m.Pattern == move.Pattern && m.Parts.IsEmpty && NameStems(m) is [_, .., var last] name && last == how && name[..^1].All(stems.Contains))
+            .OrderByDescending(m => NameStems(m).Length)
+            .FirstOrDefault());
+    }
 
     /// <summary>This lexicon with a studio's own names and moves. The lexicon itself stays as it is.</summary>
     /// <exception cref="LexiconException">A name is taken by another move, or a move is unknown; the message says which.</exception>

@@ -70,7 +70,7 @@ internal static partial class BoutBuilder
         const double edge = 8;
         var least = segment.Move.Sides == MoveSides.Each ? 0 : 0.9;
         var switches = Clocked.Between(marks, segment.Start, segment.End)
-            .Where(m => m.Kind == MarkKind.SwitchSide && m.Strength >= least && m.At > segment.Start + edge && m.At < segment.End - edge)
+            .Where(m => m.Kind == MarkKind.SwitchSide && m.Strength >= least && !MentionFinder.IsOtherDirection(m, segment.Move) && m.At > segment.Start + edge && m.At < segment.End - edge)
             .Select(m => m.At)
             .ToList();
         switches = [.. switches.Where((at, i) => i == 0 || at - switches[i - 1] > edge)];

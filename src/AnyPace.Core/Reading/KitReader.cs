@@ -188,7 +188,7 @@ internal static partial class KitReader
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\G\b(dumb ?bells?|dumb bells?|(set|pair) of (twos|threes|fours|fives|sixes|sevens|eights|nines|tens|twelves|fifteens|twenties|\d+s|\d+ (pounders?|kilos?|kgs?|pounds?|lbs?)|(five|ten|three|two|eight) pounders?)\b(?! (dumb ?bells?|kettle ?bells?|weights))|(?<!ankle )weights|hand weights?|(a|1|your|the|single|heavier|lighter|heavy|light|small|hand) weight\b(?! (is|in|into|on|onto|through|back|over|forward|shifts?|drops?|evenly|down|of|off|loss|to|from|training)\b))", Options)]
+    [GeneratedRegex(@"\G\b(dumb ?bells?|dumb bells?|(set|pair) of (twos|threes|fours|fives|sixes|sevens|eights|nines|tens|twelves|fifteens|twenties|\d+s|\d+ (pounders?|kilos?|kgs?|pounds?|lbs?)|(five|ten|three|two|eight) pounders?)\b(?! (dumb ?bells?|kettle ?bells?|weights))|(?<!ankle )weights|hand weights?|(a|1|your|the|single|heavier|lighter|heavy|light|small|hand) weight\b(?! (is|falls?|through|across|settles?|sinks?|goes|comes|evenly|equally|in|into|on|onto|through|back|over|forward|shifts?|drops?|evenly|down|of|off|loss|to|from|training)\b))", Options)]
     private static partial Regex Dumbbell();
 
     [GeneratedRegex(@"\G\bkettle ?bells?\b(?! (style|swings?))", Options)]
@@ -359,7 +359,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"^([\w']+ ){0,4}(will (do|work|be fine)|would (do|work)|works|is fine|instead|are fine|do the job)\b", Options)]
     private static partial Regex WillDo();
 
-    [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|the)\b.*|\bif you (want|wanna|would like|'d like|fancy|feel like)\b.*|\bfor (an |a bit of |a |some |a little )?(extra|more|added|bigger|more of a)( [\w']+){0,6}|\b(optional\w*|if you('ve|'d| would| do| happen to| feel)? (have|want|need|like|got|prefer|would|own|feel|wobbly)|(stay|stand|be) (close|near|next) to|to make (it|this|that|them) (tougher|harder|more challenging|spicy|spicier)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|(helpful|handy|useful|nice|good|worth) (to have|having)|for (balance|support|comfort)(?! and)|(?<!\d )or)\b((?! and)( [\w']+)){0,7})$", Options)]
+    [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|the)\b.*|\bif you're( [\w']+){1,3}|\bif you (want|wanna|would like|'d like|fancy|feel like)\b.*|\bfor (an |a bit of |a |some |a little )?(extra|more|added|bigger|more of a)( [\w']+){0,6}|\b(optional\w*|if you('ve|'d| would| do| happen to| feel)? (have|want|need|like|got|prefer|would|own|feel|wobbly)|(stay|stand|be) (close|near|next) to|to make (it|this|that|them) (tougher|harder|more challenging|spicy|spicier)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|(helpful|handy|useful|nice|good|worth) (to have|having)|for (balance|support|comfort)(?! and)|(?<!\d )or)\b((?! and)( [\w']+)){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
     [GeneratedRegex(@"^(([\w']+ ){0,4}(optional|in case|(?<!\band )if (balance|your|the floor|needed|necessary)|nearby|close by|handy|to hand|within reach|(?<!\band )(?<!^and (a|an|some) [\w']+ )if (you(?! (don't|haven't|do not|can|only)\b)|you'd|you've(?! only\b)|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (balance|support|comfort))\b", Options)]

@@ -75,17 +75,29 @@ public static class MentionFinder
     /// <summary>A description whose ideas are all there yields to a move that the words around are so much more like.</summary>
     private const double FarLess = 0.6;
 
+    /// <summary>One of a move that is not done where the body is yields sooner.</summary>
+    private const double LessLike = 0.9;
+
     /// <summary>In a timed class a description belongs to the move that was named until this many seconds before its time is up.</summary>
     private const double NextIsNear = 8;
 
     /// <summary>Two moves named within so many seconds are told in one breath.</summary>
     private const double OneBreath = 6;
 
+    /// <summary>"And we're pairing that with" looks this many seconds back.</summary>
+    private const double PairReach = 30;
+
+    private static readonly string Pulse = WordStem.Of("pulse");
+    private static readonly string Hold = WordStem.Of("hold");
+
     /// <summary>Within this many seconds a general word is said of the move that was named last.</summary>
     private const double StillThatMove = 75;
 
     /// <summary>How many words a description may have: one is told in six, another in twenty.</summary>
     private static readonly int[] Longest = [6, 12, 24];
+
+    /// <summary>Moves whose names are what they look like.</summary>
+    private static readonly HashSet<string> Images = ["windshield-wiper", "rolling-ball", "butterfly-stretch", "clamshell", "corkscrew", "scissor-kick", "hollow-rock", "rocking-horse", "frog-bridge", "happy-baby"];
 
     private static readonly HashSet<string> ListWords =
         ["and", "then", "a", "an", "some", "the", "our", "your", "plus", "also", "with", "we've", "got", "we", "have", "into", "1", "finally", "lastly", "by", "followed", "10", "12", "20", "8"];
@@ -104,12 +116,14 @@ public static class MentionFinder
 
         var misheard = Misheard(speech, lexicon, raw);
         var position = new PositionTrack(speech);
-        var listened = lexicon.Likeness.In(speech.Stems, position.Along(raw.Where(r => IsClear(speech, r)).Select(r => (r.Token, r.Hit.Move))), m => AtHand(speech, m));
-        Described(speech, lexicon, listened, raw);
+        var places = position.Along(raw.Where(r => IsClear(speech, r)).Select(r => (r.Token, r.Hit.Move)));
+        var listened = lexicon.Likeness.In(speech.Stems, places, m => AtHand(speech, m));
+        Described(speech, lexicon, listened, places, raw);
         Likened(speech, marks, listened, raw);
         ShortNames(speech, lexicon, raw);
         var called = CalledOut(speech, lexicon, raw);
         Combine(speech, lexicon, raw);
+        Variants(speech, lexicon, raw);
         var listed = Listed(speech, raw);
         var opening = Math.Min(OpeningAt(speech, marks), FirstDone(speech, raw, marks));
         var beat = BeatGrid.Of(marks, dose);
@@ -126,13 +140,20 @@ public static class MentionFinder
                 role = Role.Announced;
             }
 
+            if (role == Role.Compared && Images.Contains(hit.Move.Id) && RoleReader.IsLike(speech, token))
+            {
+                // "Drop the knees from side to side like a windscreen wiper": an image that is the name.
+                role = Role.Doing;
+            }
+
             if (listed[i] && role is Role.Doing or Role.Announced)
             {
                 role = Role.Previewed;
             }
 
-            if (role is Role.Doing or Role.Announced && !hit.Described && RoleReader.IsThenAnother(speech, token)
-                && mentions.Exists(m => !m.Weak && m.Move.Id != hit.Move.Id && at - m.At < OneBreath && m.Role is Role.Doing or Role.Announced or Role.Previewed))
+            if (role is Role.Doing or Role.Announced && !hit.Described
+                && (RoleReader.IsPairedWith(speech, token) ? PairReach : RoleReader.IsThenAnother(speech, token) ? OneBreath : 0) is > 0 and var back
+                && mentions.Exists(m => !m.Weak && m.Move.Id != hit.Move.Id && at - m.At < back && m.Role is Role.Doing or Role.Announced or Role.Previewed))
             {
                 // "Chest press, lying on your back, and then a dead bug": the second of two that are told, not done yet.
                 role = Role.Previewed;
@@ -150,10 +171,10 @@ public static class MentionFinder
             var (place, implied) = position.Find(token);
             var move = OneLimb(speech, lexicon, Here(lexicon, hit.Move, place, hit.Weak, speech.Stems.Skip(token).Take(length)), token, length);
             var general = lexicon.NameStems(move).Length == 1 || (hit.Words == 1 && speech.Tokens[token + length - 1].Stem == lexicon.NameStems(move)[^1]) || !move.Parts.IsEmpty;
-            if (move.Id == SquatPulse && mentions.LastOrDefault(m => !m.Weak && m.Role is Role.Doing or Role.Announced) is { Move.Id: WideSquat } wide && at - wide.At < StillThatMove)
+            if (hit.Weak && lexicon.NameStems(move)[^1] is var how && how == Pulse | how == Hold && LastNamed(mentions, at, StillThatMove) is { } under && lexicon.Variant(under.Move, how) is { } variant)
             {
-                // "Stay down there and pulse", after the wide one.
-                move = lexicon[WidePulse];
+                // "Stay down there and pulse", after the wide squat or the lunge.
+                move = variant;
             }
 
             if (quiet && Stepped(speech, lexicon, move, token, length) is { } low)
@@ -165,7 +186,7 @@ public static class MentionFinder
             var weight = verb && !hit.Weak ? VerbWeight : fuller is not null && weak ? ShortFormWeight : weak ? role == Role.Announced ? WeakAnnounced : WeakWeight : hit.Words > 1 ? 1 : several ? ShortFormWeight : 0.85;
             var heard = misheard.Contains(token) ? MisheardWeight : 1;
             var fits = role == Role.Doing && OutOfPlace(fuller ?? move, place) ? OutOfPlaceWeight
-                : weak && fuller is null && place is "standing" or "seated" && !move.Positions.IsEmpty && move.Positions.All(p => Vocabulary.IsFloor(p) || (p == "seated" && place != p)) ? role == Role.Announced && implied ? OutOfPlaceWeight : LyingWhileStanding : 1;
+                : weak && fuller is null && !(hit.Described && hit.Words >= WordsEnough && (implied || hit.Move.IsGentle)) && place is "standing" or "seated" && !move.Positions.IsEmpty && move.Positions.All(p => Vocabulary.IsFloor(p) || (p == "seated" && place != p)) ? role == Role.Announced && implied ? OutOfPlaceWeight : LyingWhileStanding : 1;
             mentions.Add(new Mention(fuller ?? move, token, length, at, at, role, weak && fuller is null, Base(role) * weight * heard * fits));
             names.Add(lexicon.NameStems(mentions[^1].Move));
             if (role is Role.Doing or Role.Announced && !weak)
@@ -233,16 +254,19 @@ public static class MentionFinder
     }
 
     /// <summary>Adds moves that are described where nothing is named, and narrows general names by what is said around them ("squat ... explode up").</summary>
-    private static void Described(Speech speech, MoveLexicon lexicon, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> raw)
+    private static void Described(Speech speech, MoveLexicon lexicon, DescriptionLikeness.Heard heard, string[] places, List<(AliasHit Hit, int Token, int Length)> raw)
     {
         foreach (var hit in lexicon.Described.Find(speech.Stems, (from, to) => speech.At(to) - speech.At(from) <= LongestDescription))
         {
             var end = hit.Start + hit.Length;
+
+            // "Hands behind the head, take the elbow" is hardly a stretch of the arms to someone who lies down.
+            var inPlace = places[end - 1] is not { Length: > 0 } place || hit.Move.IsDone(place);
             var within = raw.FindAll(r => r.Token < end && r.Token + r.Length > hit.Start);
             bool Yields((AliasHit Hit, int Token, int Length) r) => MayBeNoName(speech, r)
                 ? hit.Names || r.Hit.Words < hit.Words.Length
-                : hit.Names && r.Hit.Move.Id != hit.Move.Id && r.Hit.Words < hit.Words.Length && MayNarrow(lexicon, r.Hit, hit.Move) && Enumerable.Range(r.Token, r.Length).Any(t => hit.Words.Contains(t));
-            if (within.TrueForAll(Yields) && (hit.Names ? within.Count > 0 : !Outdone(speech, heard, hit)))
+                : hit.Names && r.Hit.Move.Id != hit.Move.Id && !RoleReader.IsCalled(speech, r.Token) && r.Hit.Words < hit.Words.Length && MayNarrow(lexicon, r.Hit, hit.Move) && Enumerable.Range(r.Token, r.Length).Any(t => hit.Words.Contains(t));
+            if (within.TrueForAll(r => Yields(r) && (hit.Names || r.Hit.Move.Id != hit.Move.Id || r.Length > 1 || !IsSeveral(speech.Tokens[r.Token]))) && (hit.Names ? within.Count > 0 : !Outdone(speech, heard, hit, inPlace ? FarLess : LessLike)))
             {
                 raw.RemoveAll(within.Contains);
                 raw.Add((new AliasHit(hit.Move, !hit.Names, hit.Words.Length, Described: !hit.Names), hit.Start, hit.Length));
@@ -253,7 +277,7 @@ public static class MentionFinder
     }
 
     /// <summary>"Hands behind your head, elbows wide, curl your shoulders up" holds all ideas of a triceps stretch, but is far more like a crunch.</summary>
-    private static bool Outdone(Speech speech, DescriptionLikeness.Heard heard, DescribedHit hit)
+    private static bool Outdone(Speech speech, DescriptionLikeness.Heard heard, DescribedHit hit, double less)
     {
         const int before = 4;
         const int after = 10;
@@ -265,7 +289,7 @@ public static class MentionFinder
         }
 
         var to = InOneGo(speech, hit.Start, Math.Min(speech.Tokens.Count, end + after), end);
-        return heard.Of(from, to - from, WordsEnough, hit.Move) is { Score: >= LikeEnough } like && like.Beside < FarLess * like.Score;
+        return heard.Of(from, to - from, ClearWords, hit.Move) is { Score: >= LikeEnough } like && like.Beside < less * like.Score;
     }
 
     /// <summary>The times around starts for which no move was named or fully described: from the stop or start before up to some seconds into the work.</summary>
@@ -770,7 +794,7 @@ public static class MentionFinder
         const int reach = 5;
         for (var t = token - 1; t > Math.Max(0, token - reach); t--)
         {
-            if (speech.Tokens[t] is { Number: { } number } && speech.Tokens[t - 1].Text is "number" or "move" or "exercise")
+            if (speech.Tokens[t] is { Number: { } number } && speech.Tokens[t - 1].Text is "number" or "move" or "exercise" or "minute" or "station")
             {
                 return number;
             }
@@ -944,11 +968,11 @@ public static class MentionFinder
             var easy = hit.Move.IsGentle || hit.Move is { Pattern: "locomotion", Impact: <= Impact.Low };
 
             // What follows "warming up" is the warm-up.
-            easy |= Clocked.Between(marks, at - SoonAfterWarmUp, at).Any(m => m.Kind == MarkKind.WarmUp);
+            easy |= Clocked.Between(marks, at - SoonAfterWarmUp, at).Any(m => m.Kind == MarkKind.WarmUp) || SaysWarmUp(speech, token);
 
             // Any other move must be seen to go on: counted, cued.
             easy |= (next.Length == 0 || speech.At(next.Token) - at >= underWay) && Clocked.Between(marks, at + 2, at + underWay).Any(m => m.Kind == MarkKind.Doing);
-            if (easy && (!hit.Weak || length > 2) && (next.Length == 0 || speech.At(next.Token) - at >= alone) && (i == 0 || at - speech.At(raw[i - 1].Token) >= alone)
+            if (easy && (!hit.Weak || length > 2) && (next.Length == 0 || speech.At(next.Token) - at >= alone) && (raw.FindLastIndex(i, r => r.Token < token && IsClear(speech, r)) is var last && (last < 0 || at - speech.At(raw[last].Token) >= alone))
                 && !RoleReader.IsOfTheClass(speech, token) && RoleReader.Of(speech, token, length, true, false) is Role.Doing or Role.Announced)
             {
                 return at - 1;
@@ -956,6 +980,21 @@ public static class MentionFinder
         }
 
         return double.PositiveInfinity;
+    }
+
+    /// <summary>"A quick warm-up and then we go", not long before.</summary>
+    private static bool SaysWarmUp(Speech speech, int token)
+    {
+        const double lately = 40;
+        for (var t = token - 1; t >= 0 && speech.At(token) - speech.At(t) < lately; t--)
+        {
+            if (speech.Tokens[t].Text is "warm" or "warmup" or "warming")
+            {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private static double Base(Role role) => role switch
@@ -997,6 +1036,32 @@ public static class MentionFinder
                 }
             }
         }
+    }
+
+    /// <summary>Adds the pulses and holds of the move under way that are not named with it: "stay down and pulse it", "hold it there".</summary>
+    private static void Variants(Speech speech, MoveLexicon lexicon, List<(AliasHit Hit, int Token, int Length)> raw)
+    {
+        const double begun = 8;
+        var added = new List<(AliasHit, int, int)>();
+        var next = 0;
+        (Move Move, double At)? under = null;
+        for (var t = 0; t < speech.Tokens.Count; t++)
+        {
+            for (; next < raw.Count && raw[next].Token <= t; next++)
+            {
+                under = IsClear(speech, raw[next]) ? (raw[next].Hit.Move, speech.At(raw[next].Token)) : under;
+            }
+
+            if (under is { } move && speech.At(t) - move.At is >= begun and < StillThatMove && (RoleReader.Pulses(speech, t) ? Pulse : RoleReader.HoldsIt(speech, t) ? Hold : null) is { } how
+                && lexicon.Variant(move.Move, how) is { } variant && !raw.Exists(r => r.Token <= t && t < r.Token + r.Length))
+            {
+                added.Add((new AliasHit(variant, true, 2, Described: true), t, 2));
+                under = null;
+            }
+        }
+
+        raw.AddRange(added);
+        raw.Sort((a, b) => a.Token.CompareTo(b.Token));
     }
 
     /// <summary>
@@ -1141,13 +1206,23 @@ public static class MentionFinder
         foreach (var mark in marks.Where(m => m.Kind == MarkKind.SwitchSide).Concat(SideTurns.Find(marks)))
         {
             var last = LastNamed(mentions, mark.At, reach);
-            if (last is not null && IsOtherLeg(speech, mark) && !last.Move.Prime.Concat(last.Move.Helper).Any(Vocabulary.LowerBody.Contains))
+            if (last is null)
+            {
+                continue;
+            }
+
+            if (IsOtherLeg(speech, mark) && !last.Move.Prime.Concat(last.Move.Helper).Any(Vocabulary.LowerBody.Contains))
             {
                 // "And the other leg" is not said of what the arms did.
                 continue;
             }
 
-            if (last is null || (mark.Kind != MarkKind.SwitchSide && mark.At - last.At < justNamed))
+            if (mark.Kind != MarkKind.SwitchSide && mark.At - last.At < justNamed)
+            {
+                continue;
+            }
+
+            if (IsOtherDirection(mark, last.Move))
             {
                 continue;
             }
@@ -1204,6 +1279,10 @@ public static class MentionFinder
         mentions.Sort((a, b) => a.At.CompareTo(b.At));
         return mentions;
     }
+
+    /// <summary>A circle the "other way" is drawn by the same leg.</summary>
+    internal static bool IsOtherDirection(Mark mark, Move move) =>
+        mark is { Kind: MarkKind.SwitchSide, Strength: < 0.5 } && move.Name.Split(' ', '-').Any(w => w is "circle" or "circles" or "roll" or "Halo" or "rotation");
 
     private static bool IsOtherLeg(Speech speech, Mark mark) =>
         mark.Kind == MarkKind.SwitchSide && Enumerable.Range(mark.Token, Math.Min(3, speech.Tokens.Count - mark.Token)).Any(t => speech.Tokens[t].Text is "leg" or "legs" or "foot" or "feet" or "knee");
@@ -1400,10 +1479,6 @@ public static class MentionFinder
 
         return mentions;
     }
-
-    private const string SquatPulse = "squat-pulse";
-    private const string WideSquat = "sumo-squat";
-    private const string WidePulse = "sumo-squat-pulse";
 
     /// <summary>Moves that are also cues to others.</summary>
     private const string Breathing = "breathing";

@@ -116,7 +116,7 @@ internal sealed partial class PositionTrack
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\G\b((on|onto|to|flat on) (your|the) backs?\b(?! (foot|leg|knee)\b)|(lie|lying|lay|laying|roll) (all the way )?(back|down)\b(?! to stand|( \w+){0,2} (on|onto|to) (your|the|our)( left| right| other)? (side|front|belly|tummy|stomach))|(lie|lying|lay|laying) (down )?on (the|your) (floor|mat|ground|bed|carpet)|face up|head (and shoulders )?down on the (mat|floor)|hug your knees)", Options)]
+    [GeneratedRegex(@"\G\b((on|onto|to|flat on) (your|the) backs?\b(?! (foot|leg|knee)\b)|roll (all the way )?(back|down)( on| onto| to| flat on)? (the|your) (mat|floor|backs?)\b|(lie|lying|lay|laying) (all the way )?(back|down)\b(?! to stand|( \w+){0,2} (on|onto|to) (your|the|our)( left| right| other)? (side|front|belly|tummy|stomach))|(lie|lying|lay|laying) (down )?on (the|your) (floor|mat|ground|bed|carpet)|face up|head (and shoulders )?down on the (mat|floor)|hug your knees)", Options)]
     private static partial Regex Supine();
 
     [GeneratedRegex(@"\G\b((on|onto|to) (your|the) (front|belly|bellies|tummy|tummies|stomachs?)|face down|forehead (down )?(on|to)|(lie|lying|lay) on your (front|belly|tummy|stomach))", Options)]
@@ -134,11 +134,11 @@ internal sealed partial class PositionTrack
     [GeneratedRegex(@"\G\b((into|to|in|from|hold) (a|your|that|the) (high |low |forearm |full )?plank|plank position|push ?up position)", Options)]
     private static partial Regex Plank();
 
-    [GeneratedRegex(@"\G\b((sit|sitting|seated) (up |back )?(yourself |yourselves |yourself back )?(tall|nice|down|on|in|cross|forward|comfortably|with|at|near)|(sit|pop|plonk) (yourself|yourselves) (back )?(down|on)|(come|roll|up|back) (up )?(in)?to (a )?(sit(ting)?|seated|seat)\b|take a seat|have a seat|sit up\b(?!s)|in (your|the|a) chair|edge of (your|the) (chair|seat|bench)|legs (long |straight )?out in front|cross legged|stay seated)", Options)]
+    [GeneratedRegex(@"\G\b((sit|sitting|seated) (up |back )?(yourself |yourselves |yourself back )?(tall|nice|down|on(?! your heels)|in|cross|forward|comfortably|with|at|near)|(sit|pop|plonk) (yourself|yourselves) (back )?(down|on)|(come|roll|up|back) (up )?(in)?to (a )?(sit(ting)?|seated|seat)\b|take a seat|have a seat|sit up\b(?!s)|in (your|the|a) chair|edge of (your|the) (chair|seat|bench)|legs (long |straight )?out in front|cross legged|stay seated)", Options)]
     private static partial Regex Seated();
 
     /// <summary>After a round or in a break nobody knows where the body is.</summary>
-    [GeneratedRegex(@"\G\b(round (number )?[1-9] (is )?(done|down|over|complete)|(that's|that was|end of) round|(have|grab|get|take) (some|a|your) (drink|water|sip)|water break)\b", Options)]
+    [GeneratedRegex(@"\G\b(round (number )?[1-9] (is )?(done|down|over|complete)|(that's|that was|end of) round|(have|grab|get|take) (some|a|your) (drink|water|sip)|water break|down again)\b", Options)]
     private static partial Regex Between();
 
     [GeneratedRegex(@"\G\b((stay|remain|still|keep) standing|(round|around|go|stand|come) (to )?(the )?(back of|behind) (the|your) chair|(hold|holding) (on )?(on ?to |to )?the back of (the|your|a) (chair|seat)|stand(ing)? (up|tall|nice|with|on|at|behind|facing|straight)|(back |up |come )(up )?(on ?to|to|on) (your|our|the) feet|(come|back|all the way) (up )?to (a )?stand(ing)?|on (to )?your feet|standing\b(?! (leg|hip|foot|knee|side|heel))|on the spot|up ?right|we're standing|standing (up|position))\b", Options)]

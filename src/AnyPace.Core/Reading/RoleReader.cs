@@ -81,12 +81,30 @@ internal static partial class RoleReader
 
     /// <summary>"On your side, bend your knees", "hold the chair, stand on one leg": no side bend and no chair stand, though machine captions leave the comma out.</summary>
     public static bool IsTwoClauses(Speech speech, int token, int length) =>
-        length == 2 && speech.Tokens[token + 1].Text is [.., not 's']
+        (length > 2 && speech.Tokens[token + length - 1].Text is "step" or "kick" or "lift" or "press" && token + length < speech.Tokens.Count && speech.Tokens[token + length].Text is "it" or "them")
+        || length == 2 && speech.Tokens[token + 1].Text is [.., not 's']
         && speech.Tokens[token].Text is "side" or "chair" or "wall" or "back" or "chest" or "head" or "shoulder" or "elbow" or "hand" or "hip" or "leg" or "knee" or "heel" or "toe" or "foot" or "arm"
         && Owned().IsMatch(speech.Before(token, 2)) && DoneTo().IsMatch(speech.After(token + 1, 2));
 
-    /// <summary>True right after "and then a", "pairing that with a".</summary>
+    /// <summary>True where a word tells to pulse: "pulse it", "little pulses", not "your pulse".</summary>
+    public static bool Pulses(Speech speech, int token) =>
+        speech.Tokens[token].Text is "pulse" or "pulses" or "pulsing" && !Owned().IsMatch(speech.Before(token, 1));
+
+    /// <summary>True where a word tells to hold what is being done where it is: "hold it there", "stay low and hold".</summary>
+    public static bool HoldsIt(Speech speech, int token) =>
+        speech.Tokens[token].Text == "hold" && (HoldAfter().IsMatch(speech.After(token + 1, 4)) || (StayBefore().IsMatch(speech.Before(token, 4)) && !(token + 1 < speech.Tokens.Count && speech.Tokens[token + 1].Text is "on" or "onto" or "the" or "a" or "your")));
+
+    /// <summary>True right after "we call that a": the name is meant to the letter.</summary>
+    public static bool IsCalled(Speech speech, int token) => CalledA().IsMatch(speech.Before(token, 5));
+
+    /// <summary>True right after "like a".</summary>
+    public static bool IsLike(Speech speech, int token) => LikeA().IsMatch(speech.Before(token, 3));
+
+    /// <summary>True right after "and then a".</summary>
     public static bool IsThenAnother(Speech speech, int token) => ThenAnother().IsMatch(speech.Before(token, 6));
+
+    /// <summary>True right after "we're pairing that with a".</summary>
+    public static bool IsPairedWith(Speech speech, int token) => PairedWith().IsMatch(speech.Before(token, 7));
 
     /// <summary>True where the move is only passed through: "walk your hands out to a plank".</summary>
     public static bool IsPassedThrough(Speech speech, int token) => PassedThrough().IsMatch(speech.Before(token, 4));
@@ -103,7 +121,7 @@ internal static partial class RoleReader
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\b(not|isn't|isnt|don't (?!forget|stop)\w+|don't|doesn't|never|no|without|avoid|rather than|instead of|in place of|(swap|swapping|replace|replacing) (out )?|unlike|skip the|forget (about )?the|ain't|turns? (it |this |that )?into|becom(es|ing)|people (do|doing)|supposed to be)( (a|an|the|your|any|doing|just|really|it|into|to|another|more|usual|normal|regular|become|turn|this|going|be|big|proper|full|deep|high|kind|of|let|that|quite))*$", Options)]
+    [GeneratedRegex(@"\b(not|isn't|isnt|don't let (the|your) (\w+ )?\w+$|don't (?!forget|stop)\w+|don't|doesn't|never|no|without|avoid|rather than|instead of|in place of|(swap|swapping|replace|replacing) (out )?|unlike|skip the|forget (about )?the|ain't|turns? (it |this |that )?into|becom(es|ing)|people (do|doing)|supposed to be)( (a|an|the|your|any|doing|just|really|it|into|to|another|more|usual|normal|regular|become|turn|this|going|be|big|proper|full|deep|high|kind|of|let|that|quite))*$", Options)]
     private static partial Regex Negative();
 
     [GeneratedRegex(@"^(isn't|is not|aren't|are not|won't be|not (in|today|on|this time)|don't do that|is (wrong|a no no)|we don't want)\b", Options)]
@@ -112,7 +130,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(not (just|only)|no (problem|worries|rest|break|stopping)|why not)\b[^.]*$", Options)]
     private static partial Regex NotOnly();
 
-    [GeneratedRegex(@"\b(the (longer|higher|lower|closer|further|wider|straighter) and$|like|similar to|same as|as if|think of|kind of|imagine|remember|than|almost|version of|as in|looks like|\bas (a|an|the|our|your|in|that)|(still|just) add(ing)? (a|an|some|in a|in the|in|the|your)|now add (a|an|some|in a|your)|add (a|an|some|in a|in some|your))( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|tiny|small|big|slow|mini|fast|were|if|normal|regular))*$", Options)]
+    [GeneratedRegex(@"\b(the (longer|higher|lower|closer|further|wider|straighter) and$|like|similar to|same as|as if|think of|kind of|feel (it |that )?(in )?(the|your|those)|it's (just |really |basically )?a (moving|kind of|sort of)|imagine|remember|than|almost|version of|as in|looks like|no (weights?|dumbbells?|bands?|kit|equipment)( needed)? (for|in|on)|\bas (a|an|the|our|your|in|that)|(still|just) add(ing)? (a|an|some|in a|in the|in|the|your)|now add (a|an|some|in a|your)|add (a|an|some|in a|in some|your))( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|tiny|small|big|slow|mini|fast|were|if|normal|regular))*$", Options)]
     private static partial Regex Comparison();
 
     /// <summary>"Roll your shoulders as you walk": done beside the move under way.</summary>
@@ -137,7 +155,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"^(we did|you did|from (before|earlier|the warm up|round|last)|(are |is |all )?(done|finished|over)(?! (to|onto|the|your|and|there|on))|earlier)\b", Options)]
     private static partial Regex PastAfter();
 
-    [GeneratedRegex(@"\b(later( on)?|we'll (be|also|have|come|finish|end|then)|we will|today|followed by|after that|after (this|these)|at the end|before we (do|go|start|get)|next (round|block|circuit|pair|superset|combo|couple|few|two|2|3)\b( [\w']+){0,9}|going to be doing|coming (up )?(later|soon)|in a (minute|moment|bit)|finish (off |up )?with|end with|the other (exercise|move))( [\w']+){0,4}$", Options)]
+    [GeneratedRegex(@"\b(later( on)?|we'll (be|also|have|come|finish|end|then)|we will|today|followed by|after that|after (this|these)|at the end|before we (do|go|start|get)|next (round|block|circuit|pair|superset|combo|couple|few|two|2|3)\b( [\w']+){0,9}|going to be doing|coming (up )?(later|soon)|in a (minute|moment|bit)|(?<!\blet's )(finish (off |up )?with|end with)|the other (exercise|move))( [\w']+){0,4}$", Options)]
     private static partial Regex Later();
 
     [GeneratedRegex(@"^(is |are )?(coming up (later|soon|in)|later|in a (minute|moment|bit)|tomorrow|next (week|time|round))\b", Options)]
@@ -161,8 +179,23 @@ internal static partial class RoleReader
     [GeneratedRegex(@"^(and (down|lower|squeeze|back)|to (the|stand|a)|from|through|overhead|into|towards|over|off|tall|high|as)\b", Options)]
     private static partial Regex VerbAfter();
 
-    [GeneratedRegex(@"\b(and then|pair(ing|ed) (that|this|it|them) (up )?with|combin(e|ing|ed) (that|this|it|them) with|followed by)( (a|an|some|your|our|we'll do|we do|we have|we've got))*$", Options)]
+    [GeneratedRegex(@"\b(call(s|ed|ing)?|known as|named)( (it|this|that|these|those|them|1))?( (a|an|the|our))*$", Options)]
+    private static partial Regex CalledA();
+
+    [GeneratedRegex(@"^(it|that) (low|down|up|at the (top|bottom)|there and|right there|down there|up there|for (the )?(last )?(\d+|a) )(?!([\w']+ ){0,2}\d\b)(?!(for )?(1[0-5]?|[2-9])\b)", Options)]
+    private static partial Regex HoldAfter();
+
+    [GeneratedRegex(@"\bstay (down|low|up|there|down there|up there|right there)( and)?$", Options)]
+    private static partial Regex StayBefore();
+
+    [GeneratedRegex(@"\b(?<!(look|looks|feel|feels) )like (a|an|the|your|those)$", Options)]
+    private static partial Regex LikeA();
+
+    [GeneratedRegex(@"\b(and then|followed by)( (a|an|some|your|our|we'll do|we do|we have|we've got))*$", Options)]
     private static partial Regex ThenAnother();
+
+    [GeneratedRegex(@"\b(pair(ing|ed)?|supersett?(ing|ed)?|match(ing|ed)?|combin(e|ing|ed)|alternat(e|ing)) (that|this|it|them|those) (up )?with( (a|an|some|your|our))*$", Options)]
+    private static partial Regex PairedWith();
 
     [GeneratedRegex(@"\b(to|into|from|through|in|out of)( (a|an|the|your|that))*$", Options)]
     private static partial Regex PassedThrough();

@@ -22,7 +22,7 @@ public sealed class DescriptionTests
             }
         }
 
-        Assert.Empty(wrong);
+        Assert.True(wrong.Count == 0, string.Join(Environment.NewLine, wrong));
     }
 
     private static IReadOnlyList<DescribedHit> Find(string words, params Move[] moves) =>
