@@ -171,10 +171,12 @@ public static class MentionFinder
             var (place, implied) = position.Find(token);
             var move = OneLimb(speech, lexicon, Here(lexicon, hit.Move, place, hit.Weak, speech.Stems.Skip(token).Take(length)), token, length);
             var general = lexicon.NameStems(move).Length == 1 || (hit.Words == 1 && speech.Tokens[token + length - 1].Stem == lexicon.NameStems(move)[^1]) || !move.Parts.IsEmpty;
-            if (hit.Weak && lexicon.NameStems(move)[^1] is var how && how == Pulse | how == Hold && LastNamed(mentions, at, StillThatMove) is { } under && lexicon.Variant(under.Move, how) is { } variant)
+            if (hit.Weak && lexicon.NameStems(move)[^1] is var how && how == Pulse | how == Hold && LastNamed(mentions, at, StillThatMove) is { } under)
             {
-                // "Stay down there and pulse", after the wide squat or the lunge.
-                move = variant;
+                // "Stay down there and pulse", after the wide squat or the lunge; after push-ups they are push-ups.
+                var variant = lexicon.Variant(under.Move, how);
+                role = variant is null && under.Move.Pattern != move.Pattern ? Role.Compared : role;
+                move = variant ?? move;
             }
 
             if (quiet && Stepped(speech, lexicon, move, token, length) is { } low)
