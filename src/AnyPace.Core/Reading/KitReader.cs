@@ -333,7 +333,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"(?<!\bif you('ve got| have|'ve) )\b(no|without|(let's |we're |am )not us(e|ing)|don't need|do not need|won't need|not need|put (down|away)|drop|lose|leave|forget( about)?|never mind|no need for|don't worry about|(break|rest) from|instead of|isn't|not a|(not|won't be|aren't|isn't) using)( (a|an|any|the|your|those|need|for))*$", Options)]
     private static partial Regex Without();
 
-    [GeneratedRegex(@"(\b(imagine|imaginary|pretend|invisible|(?<!might |may |would |you'd |i'd |if you )like\b(?! to)|as if|as though)( [\w']+){0,6}|(?<!well )\bas)$", Options)]
+    [GeneratedRegex(@"(\b(imagine|imaginary|pretend|invisible|(?<!might |may |would |you'd |i'd |you )like\b(?! to)|as if|as though)( [\w']+){0,6}|(?<!well )\bas)$", Options)]
     private static partial Regex Imagined();
 
     [GeneratedRegex(@"(\bif (you (don't|do not|haven't|have no)|not)\b.*|\binstead( of)?\b.*|\b(substitute|swap)\b.*|\b(could|can) (easily |also |just )*(do (this|it|these|that|them) with|use)( (a|1|an|just|some|your|single))*|\bor( even)?( (a|an|some|use|2|couple|of|water|grab|take|even|just|sturdy|solid|strong|heavy|light|kitchen|dining|the|your|rolled|folded|up|small|big|old|plain|spare))*)$", Options)]
@@ -359,7 +359,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"^([\w']+ ){0,4}(will (do|work|be fine)|would (do|work)|works|is fine|instead|are fine|do the job)\b", Options)]
     private static partial Regex WillDo();
 
-    [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|the)\b.*|\bif you're( [\w']+){1,3}|\bif you (want|wanna|would like|'d like|fancy|feel like)\b.*|\bfor (an |a bit of |a |some |a little )?(extra|more|added|bigger|more of a)( [\w']+){0,6}|\b(optional\w*|if you('ve|'d| would| do| happen to| feel)? (have|want|need|like|got|prefer|would|own|feel|wobbly)|(stay|stand|be) (close|near|next) to|to make (it|this|that|them) (tougher|harder|more challenging|spicy|spicier)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|(helpful|handy|useful|nice|good|worth) (to have|having)|for (balance|support|comfort)(?! and)|(?<!\d )or)\b((?! and)( [\w']+)){0,7})$", Options)]
+    [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|the)\b.*|\bif you're( [\w']+){1,3}|\bif (you'd|you would) (rather|prefer)\b.*|\bif you (want|wanna|would like|'d like|fancy|feel like)\b.*|\bfor (an |a bit of |a |some |a little )?(extra|more|added|bigger|more of a)( [\w']+){0,6}|\b(optional\w*|if you('ve|'d| would| do| happen to| feel)? (have|want|need|like|got|prefer|would|own|feel|wobbly)|(stay|stand|be) (close|near|next) to|to make (it|this|that|them) (tougher|harder|more challenging|spicy|spicier)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|(helpful|handy|useful|nice|good|worth) (to have|having)|for (balance|support|comfort)(?! and)|(?<!\d )or)\b((?! and)( [\w']+)){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
     [GeneratedRegex(@"^(([\w']+ ){0,4}(optional|in case|(?<!\band )if (balance|your|the floor|needed|necessary)|nearby|close by|handy|to hand|within reach|(?<!\band )(?<!^and (a|an|some) [\w']+ )if (you(?! (don't|haven't|do not|can|only)\b)|you'd|you've(?! only\b)|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (balance|support|comfort))\b", Options)]

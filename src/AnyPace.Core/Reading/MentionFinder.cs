@@ -544,7 +544,8 @@ public static class MentionFinder
                     }
 
                     var at = speech.At(t);
-                    var named = raw.Where(r => r.Token < start && at - speech.At(r.Token) < recently && (!r.Hit.Weak || r.Length > 1) && !r.Hit.Move.IsGentle && lexicon.NameStems(r.Hit.Move).Any(n => n == stem || (stem.Length >= ClearStem && n.StartsWith(stem, StringComparison.Ordinal)))).ToList();
+                    var named = raw.Where(r => r.Token < start && at - speech.At(r.Token) < recently && (!r.Hit.Weak || r.Length > 1) && !r.Hit.Move.IsGentle && lexicon.NameStems(r.Hit.Move).Any(n => n == stem || (stem.Length >= ClearStem && n.StartsWith(stem, StringComparison.Ordinal)))
+                        && RoleReader.Of(speech, r.Token, r.Length, false, false, r.Hit.Described) is Role.Doing or Role.Announced or Role.Previewed).ToList();
                     if (named.Count > 0)
                     {
                         // Of two named in one breath ("curls into hammer curls") the first is called first.

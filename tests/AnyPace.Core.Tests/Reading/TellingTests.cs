@@ -117,6 +117,13 @@ public sealed class TellingTests
     }
 
     [Fact]
+    public void A_short_call_is_not_of_the_easier_way_that_was_offered() => Assert.EndsWith(
+        "squat-jump 0:34, jumping-jack 1:04, squat-jump 1:34",
+        Bouts(
+            "[0:00] twenty seconds hard ten seconds easy", "[0:20] let's get started squat jumps and jumping jacks", "[0:26] if jumping's not for you it's squats and step jacks", "[0:32] ready squat jumps go", "[0:54] rest",
+            "[1:04] jacks", "[1:24] rest", "[1:34] squat jumps", "[1:54] rest", "[2:04] see you next time"), StringComparison.Ordinal);
+
+    [Fact]
     public void Two_sets_of_dumbbells_are_no_sets() =>
         Assert.Null(DoseReader.Read(new Speech(Make.Captions("[0:00] I've got two sets of dumbbells here", "[0:05] let's go").Cues)).Sets);
 
