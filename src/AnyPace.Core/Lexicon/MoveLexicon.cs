@@ -71,15 +71,19 @@ public sealed class MoveLexicon
     /// <summary>The stems of the words of a move's name, in order.</summary>
     public ImmutableArray<string> NameStems(Move move) => _nameStems.GetOrAdd(move.Id, _ => [.. move.Name.Split(' ', '-').Select(WordStem.Of)]);
 
+    /// <summary>The last words, as stems, of the names of moves that are pulsed and of moves that are held.</summary>
+    public static readonly string Pulse = WordStem.Of("pulse");
+    public static readonly string Hold = WordStem.Of("hold");
+
     /// <summary>
     /// A move done in small pulses, or held, where the lexicon has that as a move of its own: lunge pulse for a reverse lunge, sumo squat hold for a sumo squat;
     /// null where it has none, and for what is pulsed or held already. The one that shares most of the name is taken.
     /// </summary>
-    /// <param name="how">The stem of pulse or hold.</param>
+    /// <param name="how"><see cref="Pulse"/> or <see cref="Hold"/>.</param>
     public Move? Variant(Move move, string how)
     {
         var stems = NameStems(move);
-        return stems[^1] is "puls" or "hold" or "pulse" || !move.Parts.IsEmpty ? null : _variants.GetOrAdd((move.Id, how), _ => Moves
+        return stems[^1] == Pulse || stems[^1] == Hold || !move.Parts.IsEmpty ? null : _variants.GetOrAdd((move.Id, how), _ => Moves
             .Where(m => m.Pattern == move.Pattern && m.Parts.IsEmpty && NameStems(m) is [_, .., var last] name && last == how && name[..^1].All(stems.Contains))
             .OrderByDescending(m => NameStems(m).Length)
             .FirstOrDefault());

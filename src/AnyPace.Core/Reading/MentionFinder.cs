@@ -87,9 +87,6 @@ public static class MentionFinder
     /// <summary>"And we're pairing that with" looks this many seconds back.</summary>
     private const double PairReach = 30;
 
-    private static readonly string Pulse = WordStem.Of("pulse");
-    private static readonly string Hold = WordStem.Of("hold");
-
     /// <summary>Within this many seconds a general word is said of the move that was named last.</summary>
     private const double StillThatMove = 75;
 
@@ -171,7 +168,7 @@ public static class MentionFinder
             var (place, implied) = position.Find(token);
             var move = OneLimb(speech, lexicon, Here(lexicon, hit.Move, place, hit.Weak, speech.Stems.Skip(token).Take(length)), token, length);
             var general = lexicon.NameStems(move).Length == 1 || (hit.Words == 1 && speech.Tokens[token + length - 1].Stem == lexicon.NameStems(move)[^1]) || !move.Parts.IsEmpty;
-            if (hit.Weak && lexicon.NameStems(move)[^1] is var how && how == Pulse | how == Hold && LastNamed(mentions, at, StillThatMove) is { } under)
+            if (hit.Weak && lexicon.NameStems(move)[^1] is var how && (how == MoveLexicon.Pulse || how == MoveLexicon.Hold) && LastNamed(mentions, at, StillThatMove) is { } under)
             {
                 // "Stay down there and pulse", after the wide squat or the lunge; after push-ups they are push-ups.
                 var variant = lexicon.Variant(under.Move, how);
@@ -1055,7 +1052,7 @@ public static class MentionFinder
                 under = IsClear(speech, raw[next]) ? (raw[next].Hit.Move, speech.At(raw[next].Token)) : under;
             }
 
-            if (under is { } move && speech.At(t) - move.At is >= begun and < StillThatMove && (RoleReader.Pulses(speech, t) ? Pulse : RoleReader.HoldsIt(speech, t) ? Hold : null) is { } how
+            if (under is { } move && speech.At(t) - move.At is >= begun and < StillThatMove && (RoleReader.Pulses(speech, t) ? MoveLexicon.Pulse : RoleReader.HoldsIt(speech, t) ? MoveLexicon.Hold : null) is { } how
                 && lexicon.Variant(move.Move, how) is { } variant && !raw.Exists(r => r.Token <= t && t < r.Token + r.Length))
             {
                 added.Add((new AliasHit(variant, true, 2, Described: true), t, 2));

@@ -32,10 +32,10 @@ public sealed class TellingTests
     [Fact]
     public void A_variant_is_the_one_that_shares_most_of_the_name()
     {
-        Assert.Equal("sumo-squat-pulse", Make.Lexicon.Variant(Make.Lexicon["sumo-squat"], WordStem.Of("pulse"))?.Id);
-        Assert.Equal("squat-pulse", Make.Lexicon.Variant(Make.Lexicon["goblet-squat"], WordStem.Of("pulse"))?.Id);
-        Assert.Null(Make.Lexicon.Variant(Make.Lexicon["push-up"], WordStem.Of("pulse")));
-        Assert.Null(Make.Lexicon.Variant(Make.Lexicon["squat-hold"], WordStem.Of("hold")));
+        Assert.Equal("sumo-squat-pulse", Make.Lexicon.Variant(Make.Lexicon["sumo-squat"], MoveLexicon.Pulse)?.Id);
+        Assert.Equal("squat-pulse", Make.Lexicon.Variant(Make.Lexicon["goblet-squat"], MoveLexicon.Pulse)?.Id);
+        Assert.Null(Make.Lexicon.Variant(Make.Lexicon["push-up"], MoveLexicon.Pulse));
+        Assert.Null(Make.Lexicon.Variant(Make.Lexicon["squat-hold"], MoveLexicon.Hold));
     }
 
     [Fact]
