@@ -111,15 +111,10 @@ public sealed class DescriptionLikeness
         {
             (_of, _places) = (of, places);
             var ids = new Dictionary<Said, int>();
-            (int, (int, double)[]) Look(Said said) => of._said.TryGetValue(said, out var moves) ? (ids.TryGetValue(said, out var id) ? id : ids[said] = ids.Count, moves) : (-1, []);
+            (int Word, (int, double)[] Moves) Look(Said said) => of._said.TryGetValue(said, out var moves) ? (ids.TryGetValue(said, out var id) ? id : ids[said] = ids.Count, moves) : (-1, []);
             var numbers = Numbers(stems, of._telling);
             _single = [.. numbers.Select(n => n < 0 ? (-1, []) : Look(new Said(n)))];
-            _pairs = new (int, int, (int, double)[])[numbers.Length][];
-            for (var t = 0; t < numbers.Length; t++)
-            {
-                _pairs[t] = [.. Before(numbers, t).Select(b => (b, Look(Said.Of(numbers[b], numbers[t])))).Where(p => p.Item2.Item1 >= 0).Select(p => (p.b, p.Item2.Item1, p.Item2.Item2))];
-            }
-
+            _pairs = [.. numbers.Select((n, t) => (from with in Before(numbers, t) let pair = Look(Said.Of(numbers[with], n)) where pair.Word >= 0 select (with, pair.Word, pair.Moves)).ToArray())];
             _kit = [.. of._moves.Select(m => new Lazy<double>(() => m.Kit.IsEmpty || atHand(m) ? 1 : NotAtHand))];
             _scores = new double[of._moves.Length];
             _words = new int[of._moves.Length];

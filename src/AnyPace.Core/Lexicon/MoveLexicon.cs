@@ -13,10 +13,13 @@ public sealed class MoveLexicon
     private readonly FrozenDictionary<string, Move> _byParts;
 
     /// <summary>Composed moves that were asked for; each follows from the parts alone, so keeping them changes no answer.</summary>
+    /// <summary>The last words, as stems, of the names of moves that are pulsed and of moves that are held.</summary>
+    public static readonly string Pulse = WordStem.Of("pulse");
+    public static readonly string Hold = WordStem.Of("hold");
+
     private readonly ConcurrentDictionary<string, Move> _composed = new();
 
     private readonly ConcurrentDictionary<string, ImmutableArray<string>> _nameStems = new();
-    private readonly ConcurrentDictionary<(string, string), Move?> _variants = [];
 
     public MoveLexicon(IEnumerable<Move> moves)
     {
@@ -71,9 +74,8 @@ public sealed class MoveLexicon
     /// <summary>The stems of the words of a move's name, in order.</summary>
     public ImmutableArray<string> NameStems(Move move) => _nameStems.GetOrAdd(move.Id, _ => [.. move.Name.Split(' ', '-').Select(WordStem.Of)]);
 
-    /// <summary>The last words, as stems, of the names of moves that are pulsed and of moves that are held.</summary>
-    public static readonly string Pulse = WordStem.Of("pulse");
-    public static readonly string Hold = WordStem.Of("hold");
+    /// <summary>Whether a move is one that is pulsed or held, by the last word of its name: <see cref="Pulse"/>, <see cref="Hold"/> or null.</summary>
+    public string? How(Move move) => NameStems(move)[^1] is var last && (last == Pulse || last == Hold) ? last : null;
 
     /// <summary>
     /// A move done in small pulses, or held, where the lexicon has that as a move of its own: lunge pulse for a reverse lunge, sumo squat hold for a sumo squat;
@@ -83,10 +85,9 @@ public sealed class MoveLexicon
     public Move? Variant(Move move, string how)
     {
         var stems = NameStems(move);
-        return stems[^1] == Pulse || stems[^1] == Hold || !move.Parts.IsEmpty ? null : _variants.GetOrAdd((move.Id, how), _ => Moves
-            .Where(m => m.Pattern == move.Pattern && m.Parts.IsEmpty && NameStems(m) is [_, .., var last] name && last == how && name[..^1].All(stems.Contains))
-            .OrderByDescending(m => NameStems(m).Length)
-            .FirstOrDefault());
+        return How(move) is not null || !move.Parts.IsEmpty ? null : Moves
+            .Where(m => m.Pattern == move.Pattern && m.Parts.IsEmpty && How(m) == how && NameStems(m) is [_, .., _] name && name[..^1].All(stems.Contains))
+            .MaxBy(m => NameStems(m).Length);
     }
 
     /// <summary>This lexicon with a studio's own names and moves. The lexicon itself stays as it is.</summary>

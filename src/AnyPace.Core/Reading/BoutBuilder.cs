@@ -70,7 +70,7 @@ internal static partial class BoutBuilder
         const double edge = 8;
         var least = segment.Move.Sides == MoveSides.Each ? 0 : 0.9;
         var switches = Clocked.Between(marks, segment.Start, segment.End)
-            .Where(m => m.Kind == MarkKind.SwitchSide && m.Strength >= least && !MentionFinder.IsOtherDirection(m, segment.Move) && m.At > segment.Start + edge && m.At < segment.End - edge)
+            .Where(m => m.Kind == MarkKind.SwitchSide && m.Strength >= least && !SideTurns.IsOtherDirection(m, segment.Move) && m.At > segment.Start + edge && m.At < segment.End - edge)
             .Select(m => m.At)
             .ToList();
         switches = [.. switches.Where((at, i) => i == 0 || at - switches[i - 1] > edge)];
@@ -168,7 +168,7 @@ internal static partial class BoutBuilder
         const int most = 30;
         const int furthestApart = 5;
         const int heard = 3;
-        var (top, numbers, runs, last) = (0, 0, 0, false);
+        var (top, numbers, last) = (0, 0, false);
         for (var t = Clocked.From(speech.Tokens, start, static w => w.At); t < speech.Tokens.Count && speech.At(t) < end; t++)
         {
             if (speech.Tokens[t].Number is not { } number || (t + 1 < speech.Tokens.Count && Unit().IsMatch(speech.Tokens[t + 1].Text)))
@@ -178,16 +178,15 @@ internal static partial class BoutBuilder
 
             if (number > top && (numbers == 0 || number - top <= furthestApart) && number <= most)
             {
-                runs += numbers == 0 ? 1 : 0;
                 (top, numbers, last) = (number, numbers + 1, t > 0 && speech.Tokens[t - 1].Text == "and");
             }
             else if (number < top && number <= heard)
             {
-                (top, numbers, runs) = (number, 1, runs + 1);
+                return null;
             }
         }
 
-        return runs == 1 && top >= fewest && (numbers >= heard || (last && top is 8 or 10 or 12 or 15 or 16 or 20)) ? new CountRange(top, top) : null;
+        return top >= fewest && (numbers >= heard || (last && top is 8 or 10 or 12 or 15 or 16 or 20)) ? new CountRange(top, top) : null;
     }
 
     [GeneratedRegex(@"^(seconds?|minutes?|more|left|to|each|rounds?|sets?|of|leg|arm|legs|arms|hands?|foot|side|time|times|st|nd|inch|inches|degrees?)$", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]

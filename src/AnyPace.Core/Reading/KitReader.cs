@@ -72,16 +72,16 @@ internal static partial class KitReader
             foreach (var match in speech.Find(pattern))
             {
                 var token = speech.TokenAt(match.Index);
-                var last = speech.TokenAt(match.Index + match.Length - 1);
-                var before = speech.Before(token, 12);
-                var after = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 9);
-                var further = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 16);
-                if (speech.At(token) >= firstBout && match.Value.EndsWith("water", StringComparison.Ordinal) && !match.Value.Contains("bottle", StringComparison.Ordinal))
+                if (match.Groups["drink"].Success && speech.At(token) >= firstBout)
                 {
                     // Water is kit where it is to be at hand from the start; "grab some water" later is a rest.
                     continue;
                 }
 
+                var last = speech.TokenAt(match.Index + match.Length - 1);
+                var before = speech.Before(token, 12);
+                var after = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 9);
+                var further = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 16);
                 var needed = NeedWords().IsMatch($"{before} {match.Value}");
                 var with = WithOrWithout().IsMatch(before);
                 if ((Without().IsMatch(before) && !with && !ButIfYouHave().IsMatch(after) && !NeededLater().IsMatch(after)) || NotToday().IsMatch(after) || Imagined().IsMatch(before) || ((PutBefore().IsMatch(before) || before.Length == 0) && PutAfter().IsMatch(after)))
@@ -212,7 +212,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\G\b(a|the|your|or|some|clear|free|bit of) wall\b", Options)]
     private static partial Regex Wall();
 
-    [GeneratedRegex(@"\G\b(water bottles?|bottles of water|(some|your|(glass|drop|cup|bit) of) water|bottles|tins|soup cans?|cans of \w+|cans)\b", Options)]
+    [GeneratedRegex(@"\G\b(water bottles?|bottles of water|(?<drink>(some|your|(glass|drop|cup|bit) of) water)|bottles|tins|soup cans?|cans of \w+|cans)\b", Options)]
     private static partial Regex Bottle();
 
     [GeneratedRegex(@"\G\b(stability|swiss|exercise|gym|fit) balls?\b", Options)]

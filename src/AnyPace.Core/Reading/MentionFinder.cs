@@ -168,7 +168,7 @@ public static class MentionFinder
             var (place, implied) = position.Find(token);
             var move = OneLimb(speech, lexicon, Here(lexicon, hit.Move, place, hit.Weak, speech.Stems.Skip(token).Take(length)), token, length);
             var general = lexicon.NameStems(move).Length == 1 || (hit.Words == 1 && speech.Tokens[token + length - 1].Stem == lexicon.NameStems(move)[^1]) || !move.Parts.IsEmpty;
-            if (hit.Weak && lexicon.NameStems(move)[^1] is var how && (how == MoveLexicon.Pulse || how == MoveLexicon.Hold) && LastNamed(mentions, at, StillThatMove) is { } under)
+            if (hit.Weak && lexicon.How(move) is { } how && LastNamed(mentions, at, StillThatMove) is { } under)
             {
                 // "Stay down there and pulse", after the wide squat or the lunge; after push-ups they are push-ups.
                 var variant = lexicon.Variant(under.Move, how);
@@ -263,9 +263,9 @@ public static class MentionFinder
             var inPlace = places[end - 1] is not { Length: > 0 } place || hit.Move.IsDone(place);
             var within = raw.FindAll(r => r.Token < end && r.Token + r.Length > hit.Start);
             bool Yields((AliasHit Hit, int Token, int Length) r) => MayBeNoName(speech, r)
-                ? hit.Names || r.Hit.Words < hit.Words.Length
+                ? hit.Names || (r.Hit.Words < hit.Words.Length && !(r.Hit.Move.Id == hit.Move.Id && r.Length == 1 && IsSeveral(speech.Tokens[r.Token])))
                 : hit.Names && r.Hit.Move.Id != hit.Move.Id && !RoleReader.IsCalled(speech, r.Token) && r.Hit.Words < hit.Words.Length && MayNarrow(lexicon, r.Hit, hit.Move) && Enumerable.Range(r.Token, r.Length).Any(t => hit.Words.Contains(t));
-            if (within.TrueForAll(r => Yields(r) && (hit.Names || r.Hit.Move.Id != hit.Move.Id || r.Length > 1 || !IsSeveral(speech.Tokens[r.Token]))) && (hit.Names ? within.Count > 0 : !Outdone(speech, heard, hit, inPlace ? FarLess : LessLike)))
+            if (within.TrueForAll(Yields) && (hit.Names ? within.Count > 0 : !Outdone(speech, heard, hit, inPlace ? FarLess : LessLike)))
             {
                 raw.RemoveAll(within.Contains);
                 raw.Add((new AliasHit(hit.Move, !hit.Names, hit.Words.Length, Described: !hit.Names), hit.Start, hit.Length));
@@ -336,6 +336,9 @@ public static class MentionFinder
     {
         const int shortest = 5;
         const int step = 4;
+
+        // Nobody describes two moves in so few seconds.
+        const double describedApart = 9;
         var borders = new bool[speech.Tokens.Count + 1];
         var clear = raw.FindAll(r => IsClear(speech, r));
         foreach (var (_, token, length) in clear)
@@ -381,9 +384,6 @@ public static class MentionFinder
 
             from = to;
         }
-
-        // Nobody describes two moves in so few seconds.
-        const double describedApart = 9;
 
         // Stretches hold nothing that is clear already; of those that overlap the likest is taken.
         var added = new List<(AliasHit Hit, int Token, int Length)>();
@@ -972,7 +972,8 @@ public static class MentionFinder
 
             // Any other move must be seen to go on: counted, cued.
             easy |= (next.Length == 0 || speech.At(next.Token) - at >= underWay) && Clocked.Between(marks, at + 2, at + underWay).Any(m => m.Kind == MarkKind.Doing);
-            if (easy && (!hit.Weak || length > 2) && (next.Length == 0 || speech.At(next.Token) - at >= alone) && (raw.FindLastIndex(i, r => r.Token < token && IsClear(speech, r)) is var last && (last < 0 || at - speech.At(raw[last].Token) >= alone))
+            var last = raw.FindLastIndex(i, r => r.Token < token && IsClear(speech, r));
+            if (easy && (!hit.Weak || length > 2) && (next.Length == 0 || speech.At(next.Token) - at >= alone) && (last < 0 || at - speech.At(raw[last].Token) >= alone)
                 && !RoleReader.IsOfTheClass(speech, token) && RoleReader.Of(speech, token, length, true, false) is Role.Doing or Role.Announced)
             {
                 return at - 1;
@@ -1206,7 +1207,7 @@ public static class MentionFinder
         foreach (var mark in marks.Where(m => m.Kind == MarkKind.SwitchSide).Concat(SideTurns.Find(marks)))
         {
             var last = LastNamed(mentions, mark.At, reach);
-            if (last is null)
+            if (last is null || (mark.Kind != MarkKind.SwitchSide && mark.At - last.At < justNamed) || SideTurns.IsOtherDirection(mark, last.Move))
             {
                 continue;
             }
@@ -1214,16 +1215,6 @@ public static class MentionFinder
             if (IsOtherLeg(speech, mark) && !last.Move.Prime.Concat(last.Move.Helper).Any(Vocabulary.LowerBody.Contains))
             {
                 // "And the other leg" is not said of what the arms did.
-                continue;
-            }
-
-            if (mark.Kind != MarkKind.SwitchSide && mark.At - last.At < justNamed)
-            {
-                continue;
-            }
-
-            if (IsOtherDirection(mark, last.Move))
-            {
                 continue;
             }
 
@@ -1279,10 +1270,6 @@ public static class MentionFinder
         mentions.Sort((a, b) => a.At.CompareTo(b.At));
         return mentions;
     }
-
-    /// <summary>A circle the "other way" is drawn by the same leg.</summary>
-    internal static bool IsOtherDirection(Mark mark, Move move) =>
-        mark is { Kind: MarkKind.SwitchSide, Strength: < 0.5 } && move.Name.Split(' ', '-').Any(w => w is "circle" or "circles" or "roll" or "Halo" or "rotation");
 
     private static bool IsOtherLeg(Speech speech, Mark mark) =>
         mark.Kind == MarkKind.SwitchSide && Enumerable.Range(mark.Token, Math.Min(3, speech.Tokens.Count - mark.Token)).Any(t => speech.Tokens[t].Text is "leg" or "legs" or "foot" or "feet" or "knee");

@@ -1,3 +1,5 @@
+using AnyPace.Core.Lexicon;
+
 namespace AnyPace.Core.Reading;
 
 /// <summary>Where the side that is named changes: "right leg ... and left leg". Both sides in one breath ("right ankle over left knee") are no change.</summary>
@@ -11,6 +13,10 @@ internal static class SideTurns
 
     /// <summary>Longer ago than this, in seconds, the side named before says nothing.</summary>
     private const double Forgotten = 150;
+
+    /// <summary>True for "other way" after a circle: the same leg draws it.</summary>
+    public static bool IsOtherDirection(Mark mark, Move move) =>
+        mark is { Kind: MarkKind.SwitchSide, Strength: < 0.5 } && move.Name.Split(' ', '-').Any(w => w is "circle" or "circles" or "roll" or "Halo" or "rotation");
 
     /// <summary>The marks at which the side changes, in time order.</summary>
     public static IReadOnlyList<Mark> Find(IReadOnlyList<Mark> marks)

@@ -12,6 +12,9 @@ public sealed class TellingTests
 
     private static string Moves(params string[] lines) => string.Join(", ", Make.Read(lines).Bouts.Select(b => b.MoveId));
 
+    /// <summary>A move that is named, and what is said of it 40 s later.</summary>
+    private static Timeline Later(string named, string then) => Make.Read([.. Hello, $"[0:10] {named}", "[0:30] lovely keep going", $"[0:50] {then}", "[1:20] and rest", "[1:30] see you next time"]);
+
     private static readonly string[] Hello = ["[0:00] hello let's get started"];
 
     [Theory]
@@ -20,14 +23,14 @@ public sealed class TellingTests
     [InlineData("glute bridges", "hold it up there", "bridge-hold")]
     [InlineData("squats", "stay low and hold", "squat-hold")]
     public void A_move_is_pulsed_or_held_without_being_named_again(string named, string then, string variant) =>
-        Assert.Contains(Make.Read([.. Hello, $"[0:10] {named}", "[0:30] lovely keep going", $"[0:50] {then}", "[1:20] and rest", "[1:30] see you next time"]).Bouts, b => b.MoveId == variant && Math.Abs(b.Span.Start.Value - 50) < 4);
+        Assert.Contains(Later(named, then).Bouts, b => b.MoveId == variant && Math.Abs(b.Span.Start.Value - 50) < 4);
 
     [Theory]
     [InlineData("squats", "check your pulse now")]
     [InlineData("squats", "hold it there for three")]
     [InlineData("push ups", "little pulses at the bottom")]
     public void No_pulse_or_hold_is_made_up(string named, string then) =>
-        Assert.Single(Make.Read([.. Hello, $"[0:10] {named}", "[0:30] lovely keep going", $"[0:50] {then}", "[1:20] and rest", "[1:30] see you next time"]).Bouts);
+        Assert.Single(Later(named, then).Bouts);
 
     [Fact]
     public void A_variant_is_the_one_that_shares_most_of_the_name()
