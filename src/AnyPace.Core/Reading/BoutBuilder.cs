@@ -75,7 +75,7 @@ internal static partial class BoutBuilder
             .ToList();
         switches = [.. switches.Where((at, i) => i == 0 || at - switches[i - 1] > edge)];
 
-        if (segment.Move.Sides == MoveSides.Each && switches.Count == 0 && SideNamedLater(segment, turns, edge) is { } named)
+        if (segment.Move.Sides == MoveSides.Each && switches.Count == 0 && SideNamedLater(segment, marks, turns, edge) is { } named)
         {
             switches.Add(named);
         }
@@ -126,11 +126,12 @@ internal static partial class BoutBuilder
         yield return (start, segment.End, side);
     }
 
-    /// <summary>Where the second side is named inside the segment, as in "right knee ... left knee".</summary>
-    private static double? SideNamedLater(Segment segment, IReadOnlyList<Mark> turns, double edge)
+    /// <summary>Where the second side is named inside the segment, as in "right knee ... left knee"; a side named for the move before is none of its first.</summary>
+    private static double? SideNamedLater(Segment segment, IReadOnlyList<Mark> marks, IReadOnlyList<Mark> turns, double edge)
     {
+        const double before = 15;
         var second = Clocked.Between(turns, segment.Start + edge, segment.End - edge).FirstOrDefault();
-        return second.At > 0 ? second.At : null;
+        return second.At > 0 && Clocked.Between(marks, segment.Start - before, second.At - 1).Any(m => m.Kind is MarkKind.Left or MarkKind.Right && m.Kind != second.Kind) ? second.At : null;
     }
 
     /// <summary>The same one-sided move again after "other side", where the first side was never named.</summary>

@@ -35,6 +35,12 @@ internal static class Combination
     /// <summary>The combined move, or null where the words between do not join, or the two do not go together.</summary>
     public static Move? Of(MoveLexicon lexicon, Speech speech, Move first, int firstEnd, Move second, int secondStart)
     {
+        // In a side lunge everyone reaches for the foot.
+        if (first.Id == "side-lunge" && second.Id == ShortParts["reach"])
+        {
+            return null;
+        }
+
         // A lone "kickback" is the leg's after a leg move and the arm's after an arm move.
         if (second.Id == ShortParts["kickback"] && ShortParts.ContainsKey(speech.Tokens[secondStart].Stem) && Lower.Contains(first.Pattern))
         {

@@ -18,6 +18,9 @@ public static class MentionFinder
     /// <summary>Seconds before the first start in which a named move is announced rather than listed.</summary>
     private const double FirstAnnouncement = 15;
 
+    /// <summary>Seconds in which an announced move may be named twice more before it begins.</summary>
+    private const double Repeating = 8;
+
     /// <summary>A start said this many seconds after the beat is not the one that the beat expects.</summary>
     private const double OffBeat = 8;
 
@@ -61,6 +64,10 @@ public static class MentionFinder
     private const double LikeEnough = 5;
     private const double ClearlyLikest = 1.35;
 
+    /// <summary>Who talks more than so many words a minute says more that is like a move by chance: the likeness must be so many times as great, at most.</summary>
+    private const double FewWordsAMinute = 40;
+    private const double MostForTalk = 1.5;
+
     /// <summary>So many different words have to speak for it: "all the way up" alone is said of anything.</summary>
     private const int WordsEnough = 5;
 
@@ -77,6 +84,9 @@ public static class MentionFinder
 
     /// <summary>One of a move that is not done where the body is yields sooner.</summary>
     private const double LessLike = 0.9;
+
+    /// <summary>"Go! Swing those arms": what is said within so many seconds of a start in the middle of a class is no mobility.</summary>
+    private const double JustBegun = 12;
 
     /// <summary>In a timed class a description belongs to the move that was named until this many seconds before its time is up.</summary>
     private const double NextIsNear = 8;
@@ -104,7 +114,7 @@ public static class MentionFinder
         var raw = new List<(AliasHit Hit, int Token, int Length)>();
         for (var i = 0; i < speech.Tokens.Count; i++)
         {
-            if (lexicon.Aliases.Longest(speech.Stems, i, k => EndsName(speech, k)) is { } found && !RoleReader.IsTwoClauses(speech, i, found.Length))
+            if (NameAt(speech, lexicon, i) is { } found && !RoleReader.IsTwoClauses(speech, i, found.Length))
             {
                 raw.Add((found.Hit, i, found.Length));
                 i += found.Length - 1;
@@ -148,6 +158,18 @@ public static class MentionFinder
                 role = Role.Previewed;
             }
 
+            if (role == Role.Doing && mentions.Count > 0 && mentions[^1] is { Role: Role.Alternative } offered && offered.Move.Id == hit.Move.Id && at - offered.At < OneBreath)
+            {
+                // "Just march it, but march like you mean it."
+                role = Role.Alternative;
+            }
+
+            if (dose.Ladder && role is Role.Doing or Role.Announced && RoleReader.IsAdded(speech, token))
+            {
+                // "Now we add ten press-ups": after all that came before.
+                role = Role.Previewed;
+            }
+
             if (role is Role.Doing or Role.Announced && !hit.Described
                 && (RoleReader.IsPairedWith(speech, token) ? PairReach : RoleReader.IsThenAnother(speech, token) ? OneBreath : 0) is > 0 and var back
                 && mentions.Exists(m => !m.Weak && m.Move.Id != hit.Move.Id && at - m.At < back && m.Role is Role.Doing or Role.Announced or Role.Previewed))
@@ -164,7 +186,7 @@ public static class MentionFinder
 
             var several = hit.Weak && length == 1 && (called.Contains(token) || IsSeveral(speech.Tokens[token]));
             var verb = RoleReader.IsVerb(speech, token, length);
-            var weak = (hit.Weak && !several) || verb || RoleReader.IsClause(speech, token, length);
+            var weak = (hit.Weak && !several) || verb || (hit.Move.Id == OnOneLeg && Enumerable.Range(token, length).Any(t => speech.Tokens[t].Text is "left" or "right")) || RoleReader.IsClause(speech, token, length);
             var (place, implied) = position.Find(token);
             var move = OneLimb(speech, lexicon, Here(lexicon, hit.Move, place, hit.Weak, speech.Stems.Skip(token).Take(length)), token, length);
             var general = lexicon.NameStems(move).Length == 1 || (hit.Words == 1 && speech.Tokens[token + length - 1].Stem == lexicon.NameStems(move)[^1]) || !move.Parts.IsEmpty;
@@ -176,15 +198,22 @@ public static class MentionFinder
                 move = variant ?? move;
             }
 
+            if (move.Harder is { } fromToes && move.Positions.Contains("kneeling") && RoleReader.OrToes(speech, token + length))
+            {
+                // "Press-ups on your knees or on your toes": both are meant.
+                move = lexicon[fromToes];
+            }
+
             if (quiet && Stepped(speech, lexicon, move, token, length) is { } low)
             {
                 move = low;
             }
 
-            var fuller = PartOf(lexicon, mentions, hit, token, speech, at) ?? (general ? EarlierOf(lexicon, mentions, names, move, weak || several, at, AtHand(speech, move)) : null);
-            var weight = verb && !hit.Weak ? VerbWeight : fuller is not null && weak ? ShortFormWeight : weak ? role == Role.Announced ? WeakAnnounced : WeakWeight : hit.Words > 1 ? 1 : several ? ShortFormWeight : 0.85;
+            var fuller = PartOf(lexicon, mentions, hit, token, length, speech, at) ?? (general ? EarlierOf(lexicon, mentions, names, move, weak || several, at, AtHand(speech, move)) : null);
+            var weight = hit.Move.Id == ShakeOut && JustStopped(marks, at) ? 0 : verb && !hit.Weak ? VerbWeight : fuller is not null && weak ? ShortFormWeight : weak ? role == Role.Announced ? WeakAnnounced : WeakWeight : hit.Words > 1 ? 1 : several ? ShortFormWeight : 0.85;
             var heard = misheard.Contains(token) ? MisheardWeight : 1;
-            var fits = role == Role.Doing && OutOfPlace(fuller ?? move, place) ? OutOfPlaceWeight
+            var fits = role == Role.Doing && place == "plank" && implied && OutOfPlace(fuller ?? move, place) && LastNamed(mentions, at, DescribesWithin) is not null ? LyingWhileStanding
+                : role == Role.Doing && OutOfPlace(fuller ?? move, place) ? OutOfPlaceWeight
                 : weak && fuller is null && !(hit.Described && hit.Words >= WordsEnough && (implied || hit.Move.IsGentle)) && place is "standing" or "seated" && !move.Positions.IsEmpty && move.Positions.All(p => Vocabulary.IsFloor(p) || (p == "seated" && place != p)) ? role == Role.Announced && implied ? OutOfPlaceWeight : LyingWhileStanding : 1;
             mentions.Add(new Mention(fuller ?? move, token, length, at, at, role, weak && fuller is null, Base(role) * weight * heard * fits));
             names.Add(lexicon.NameStems(mentions[^1].Move));
@@ -200,7 +229,8 @@ public static class MentionFinder
         TakeBack(speech, mentions);
         OfOneSchool(mentions);
         OneArm(lexicon, marks, mentions);
-        NameForward(mentions);
+        NameForward(marks, mentions);
+        NameDescribed(mentions);
         DropLoneEverydayWords(mentions);
         ThinParts(speech, mentions);
         for (var i = 0; i < mentions.Count; i++)
@@ -211,10 +241,30 @@ public static class MentionFinder
             }
         }
 
-        WeighDescriptions(mentions, speech.End.Value, Math.Max(DescribesWithin, dose.WorkSeconds - NextIsNear ?? 0));
+        WeighDescriptions(marks, mentions, speech.End.Value, Math.Max(DescribesWithin, dose.WorkSeconds - NextIsNear ?? 0));
         MuscleStretches(speech, lexicon, marks, mentions, position);
 
         return ThinLists(WithRepeats(WithOtherSides(speech, SettleAnnouncements(mentions, marks), marks), marks, dose), opening);
+    }
+
+    /// <summary>The longest name that begins at a word; of "squats press ups" the first only, since the second takes the word between.</summary>
+    private static (AliasHit Hit, int Length)? NameAt(Speech speech, MoveLexicon lexicon, int start)
+    {
+        if (lexicon.Aliases.Longest(speech.Stems, start, k => EndsName(speech, k)) is not { } found)
+        {
+            return null;
+        }
+
+        for (var t = start + 1; t < start + found.Length; t++)
+        {
+            if (IsSeveral(speech.Tokens[t - 1]) && lexicon.Aliases.Longest(speech.Stems, t, k => EndsName(speech, k)) is { } next && t + next.Length > start + found.Length
+                && lexicon.Aliases.Longest(speech.Stems, start, k => k >= t - 1 || EndsName(speech, k)) is { } first && first.Length == t - start)
+            {
+                return first;
+            }
+        }
+
+        return found;
     }
 
     /// <summary>True for a word after which no name goes on: the speaker pauses, falls silent until the next caption, or says what is held.</summary>
@@ -222,7 +272,7 @@ public static class MentionFinder
         speech.Tokens[token].Pauses || speech.SilentAfter(token, NameGap) || (token + 1 < speech.Tokens.Count && HoldsSomething(speech, token + 1));
 
     /// <summary>"Rows", "swings": several of them are a move, one "row" or "swing" may be anything.</summary>
-    private static bool IsSeveral(Token word) => word.Text is [.., not 's', 's'];
+    private static bool IsSeveral(Token word) => word.Text is [.., not ('s' or '\''), 's'];
 
     /// <summary>Adds names with a misheard word where no name was heard right; returns where they begin.</summary>
     private static HashSet<int> Misheard(Speech speech, MoveLexicon lexicon, List<(AliasHit Hit, int Token, int Length)> raw)
@@ -262,10 +312,16 @@ public static class MentionFinder
             // "Hands behind the head, take the elbow" is hardly a stretch of the arms to someone who lies down.
             var inPlace = places[end - 1] is not { Length: > 0 } place || hit.Move.IsDone(place);
             var within = raw.FindAll(r => r.Token < end && r.Token + r.Length > hit.Start);
+            if (hit.Move.IsStretch && hit.Move.Prime.Contains("neck") && Enumerable.Range(hit.Start, hit.Length).Any(t => speech.Tokens[t].Text == "ears"))
+            {
+                // One ear goes to a shoulder in a stretch; "shoulders away from your ears" is said of every move.
+                continue;
+            }
+
             bool Yields((AliasHit Hit, int Token, int Length) r) => MayBeNoName(speech, r)
                 ? hit.Names || (r.Hit.Words < hit.Words.Length && !(r.Hit.Move.Id == hit.Move.Id && r.Length == 1 && IsSeveral(speech.Tokens[r.Token])))
                 : hit.Names && r.Hit.Move.Id != hit.Move.Id && !RoleReader.IsCalled(speech, r.Token) && r.Hit.Words < hit.Words.Length && MayNarrow(lexicon, r.Hit, hit.Move) && Enumerable.Range(r.Token, r.Length).Any(t => hit.Words.Contains(t));
-            if (within.TrueForAll(Yields) && (hit.Names ? within.Count > 0 : !Outdone(speech, heard, hit, inPlace ? FarLess : LessLike)))
+            if (within.TrueForAll(Yields) && (hit.Names ? within.Exists(r => !RoleReader.IsVerb(speech, r.Token, r.Length)) : !Outdone(speech, heard, hit, inPlace ? FarLess : LessLike)))
             {
                 raw.RemoveAll(within.Contains);
                 raw.Add((new AliasHit(hit.Move, !hit.Names, hit.Words.Length, Described: !hit.Names), hit.Start, hit.Length));
@@ -351,6 +407,12 @@ public static class MentionFinder
             borders[mark.Token] = true;
         }
 
+        foreach (var (token, length) in RoleReader.FormCues(speech))
+        {
+            Array.Fill(borders, true, token, length);
+        }
+
+        var enough = LikeEnough * Math.Clamp(speech.Tokens.Count / Math.Max(1, speech.End.Value / 60) / FewWordsAMinute, 1, MostForTalk);
         var awaited = Awaited(marks, [.. clear.Select(r => speech.At(r.Token))]);
         var found = new List<(LikeMove Like, int From, int Count)>();
         for (var from = 0; from < speech.Tokens.Count;)
@@ -370,7 +432,7 @@ public static class MentionFinder
 
                     // Where a start waits for its move, less has to be said for one.
                     var waits = awaited.Exists(a => speech.At(at + count - 1) > a.From && speech.At(at) < a.To);
-                    if (count >= (waits ? FewWords : shortest) && heard.UpTo(at + count, waits ? FewWords : ClearWords) is { Score: >= LikeEnough } like && like.Lead >= (waits ? Likest : like.Words >= WordsEnough ? ClearlyLikest : FarLikest))
+                    if (count >= (waits ? FewWords : shortest) && heard.UpTo(at + count, waits ? FewWords : ClearWords) is { } like && like.Score >= enough && like.Lead >= (waits ? Likest : like.Words >= WordsEnough ? ClearlyLikest : FarLikest))
                     {
                         found.Add((like, at, count));
                     }
@@ -463,7 +525,7 @@ public static class MentionFinder
                 if ((!hit.Weak || hit.Described) && hit.Words > 1)
                 {
                     last[lexicon.NameStems(hit.Move)[^1]] = (hit.Move, speech.At(t));
-                    if (!BodyWords.Contains(word0) && !HowWords.Contains(word0))
+                    if (!hit.Described && !BodyWords.Contains(word0) && !HowWords.Contains(word0))
                     {
                         first[word0] = (hit.Move, speech.At(t));
                     }
@@ -541,6 +603,12 @@ public static class MentionFinder
                     }
 
                     var at = speech.At(t);
+                    if (t > 0 && speech.Tokens[t - 1].Number == 1 && raw.Exists(r => r.Token < t && at - speech.At(r.Token) < AnnouncedApart && IsClear(speech, r)))
+                    {
+                        // "Skaters next ... three, two, one, jump": what is called has its name already.
+                        continue;
+                    }
+
                     var named = raw.Where(r => r.Token < start && at - speech.At(r.Token) < recently && (!r.Hit.Weak || r.Length > 1) && !r.Hit.Move.IsGentle && lexicon.NameStems(r.Hit.Move).Any(n => n == stem || (stem.Length >= ClearStem && n.StartsWith(stem, StringComparison.Ordinal)))
                         && RoleReader.Of(speech, r.Token, r.Length, false, false, r.Hit.Described) is Role.Doing or Role.Announced or Role.Previewed).ToList();
                     if (named.Count > 0)
@@ -586,13 +654,14 @@ public static class MentionFinder
         return low;
     }
 
-    /// <summary>A lone everyday word out of the name of the move under way ("walk, walk, walk" in walk-outs) is that move.</summary>
-    private static Move? PartOf(MoveLexicon lexicon, List<Mention> mentions, AliasHit hit, int token, Speech speech, double at)
+    /// <summary>Words out of the name of the move under way are that move: "walk, walk, walk" in walk-outs, "squat and knee, squat" in squats with a knee drive.</summary>
+    private static Move? PartOf(MoveLexicon lexicon, List<Mention> mentions, AliasHit hit, int token, int length, Speech speech, double at)
     {
         const double underWay = 60;
-        return hit is { Weak: true, Words: 1 } && !AtHand(speech, hit.Move)
+        var mayBePart = hit.Words == 1 ? hit.Weak && !AtHand(speech, hit.Move) : !hit.Described;
+        return mayBePart
             && LastNamed(mentions, at, underWay) is { } running && running.Move.Id != hit.Move.Id
-            && lexicon.NameStems(running.Move) is [_, _, ..] stems && stems.Contains(speech.Tokens[token].Stem)
+            && lexicon.NameStems(running.Move) is [_, _, ..] stems && stems.Length > hit.Words && Enumerable.Range(token, length).All(t => stems.Contains(speech.Tokens[t].Stem))
             ? running.Move : null;
     }
 
@@ -729,7 +798,7 @@ public static class MentionFinder
     private static bool AtHand(Speech speech, Move move) => !move.Kit.IsEmpty && move.Kit.All(k => speech.Text.Contains(k, StringComparison.Ordinal));
 
     private static bool OutOfPlace(Move move, string position) =>
-        position is "supine" or "prone" or "side-lying" or "all-fours" or "seated" && move.Kit.IsEmpty && !move.IsStretch && move.Pattern != "breathing" && move.Positions.All(p => p == "standing") && !move.IsDone(position);
+        position is "supine" or "prone" or "side-lying" or "all-fours" or "plank" or "seated" && move.Kit.IsEmpty && !move.IsStretch && move.Pattern != "breathing" && move.Positions.All(p => p == "standing") && !move.IsDone(position);
 
     /// <summary>"Overhead press, one arm": the one-sided form of the move, where the lexicon has it.</summary>
     private static Move OneLimb(Speech speech, MoveLexicon lexicon, Move move, int token, int length)
@@ -856,13 +925,14 @@ public static class MentionFinder
     }
 
     /// <summary>"Lunges, and go. Reverse lunges ..." : a general name right before a fuller one already means that one.</summary>
-    private static void NameForward(List<Mention> mentions)
+    private static void NameForward(IReadOnlyList<Mark> marks, List<Mention> mentions)
     {
         const double soon = 20;
         for (var i = 0; i + 1 < mentions.Count; i++)
         {
             var (m, next) = (mentions[i], mentions.Skip(i + 1).FirstOrDefault(o => !o.Weak && o.Role is Role.Doing or Role.Announced));
-            if (!m.Weak && m.Role is Role.Doing or Role.Announced && next is not null && next.At - m.At < soon && next.Move.Pattern == m.Move.Pattern && next.Move.NamesMoreThan(m.Move))
+            if (!m.Weak && m.Role is Role.Doing or Role.Announced && next is not null && next.At - m.At < soon && next.Move.Pattern == m.Move.Pattern && next.Move.NamesMoreThan(m.Move)
+                && !Clocked.Between(marks, m.At + 1, next.At).Any(k => k.Kind is MarkKind.Opening or MarkKind.Break or MarkKind.WarmUpOver))
             {
                 mentions[i] = m with { Move = next.Move };
             }
@@ -873,7 +943,7 @@ public static class MentionFinder
     /// Many stretches are never named, only described ("ankle over the opposite knee"). Such words count where no other move was just named;
     /// right after a name they say how that one is done.
     /// </summary>
-    private static void WeighDescriptions(List<Mention> mentions, double end, double within)
+    private static void WeighDescriptions(IReadOnlyList<Mark> marks, List<Mention> mentions, double end, double within)
     {
         // "Breathe in, breathe out" is a move of its own at both ends of a class; in between it is how moves are done.
         const double opening = 0.12;
@@ -888,8 +958,8 @@ public static class MentionFinder
                 continue;
             }
 
-            var midClass = m.Move.Pattern == "breathing" && m.At > opening * end && m.At < closing * end;
-            var underway = midClass || Clocked.Between(mentions, m.At - DescribesWithin - AnnounceReach, m.At + 5).Any(o => !o.Weak && o.Weight >= WeakWeight && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && o.EffectiveAt > m.At - (m.Move.IsGentle && (m.At < warmingUp * end || m.At > closing * end) ? DescribesWithin : within) && o.At < m.At + 5);
+            var midClass = (m.Move.Pattern == "breathing" || (m.Move.IsGentle && !m.Move.IsStretch && Clocked.Between(marks, m.At - JustBegun, m.At).Any(k => k is { Kind: MarkKind.Start, Strength: >= 1 }))) && m.At > opening * end && m.At < closing * end;
+            var underway = midClass || Clocked.Between(mentions, m.At - DescribesWithin - AnnounceReach, m.At + 5).Any(o => !o.Weak && o.Weight >= WeakWeight && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && !(m.Move.IsStretch && !o.Move.IsStretch && m.At > closing * end) && !(m.Move.IsGentle && JustStopped(marks, o.EffectiveAt + 1, m.At)) && o.EffectiveAt > m.At - (m.Move.IsGentle && (m.At < warmingUp * end || m.At > closing * end) ? DescribesWithin : within) && o.At < m.At + 5);
 
             // Right after work is named, "breathe in through the nose" is how it is done; arms that swing while everyone walks belong to the walk.
             bool JustNamed(Func<Move, bool> which) => Clocked.Between(mentions, m.At - DescribesWithin - AnnounceReach, m.At).Any(o => o.Weight >= 0.5 && which(o.Move));
@@ -898,6 +968,21 @@ public static class MentionFinder
                 || (m.Move.Id == "arm-swing" && JustNamed(o => o.Pattern == "locomotion"))
                 || (m.Move.Id == "scapula-squeeze" && JustNamed(o => o.Pattern.StartsWith("pull", StringComparison.Ordinal)));
             mentions[i] = m with { Weight = underway ? 0.15 : m.Length > 1 && m.Weight > VerbWeight * 1.5 ? DescribedWeight : m.Weight };
+        }
+    }
+
+    /// <summary>"Let your knees drop to one side and the other, windscreen wipers": what is described and then named is what it is named.</summary>
+    private static void NameDescribed(List<Mention> mentions)
+    {
+        const double soon = 9;
+        for (var i = 0; i < mentions.Count; i++)
+        {
+            if (mentions[i] is { Weak: true, Length: > 1, Role: Role.Doing or Role.Announced } m
+                && mentions.Skip(i + 1).TakeWhile(o => o.At - m.At < soon).FirstOrDefault(o => o is { Weak: false, Role: Role.Doing or Role.Announced }) is { } next
+                && next.Move.Id != m.Move.Id && next.Move.Positions.Intersect(m.Move.Positions).Any() && next.Move.Prime.Intersect(m.Move.Prime).Any())
+            {
+                mentions[i] = m with { Move = next.Move };
+            }
         }
     }
 
@@ -1016,8 +1101,16 @@ public static class MentionFinder
             var a = raw[i];
             var end = a.Token + a.Length;
             var next = i + 1 < raw.Count ? raw[i + 1].Token : int.MaxValue;
-            if (RoleReader.IsNamedPair(speech, a.Token))
+            if (RoleReader.IsNamedPair(speech, a.Token) || RoleReader.IsLike(speech, a.Token))
             {
+                continue;
+            }
+
+            if (next <= end + reach && RoleReader.IsWith(speech, end, next) && IsPartOf(lexicon, a.Hit.Move, raw[i + 1].Hit.Move))
+            {
+                // "A plank with shoulder taps": what is done with it has a name of its own.
+                raw[i] = (raw[i + 1].Hit with { Weak = false, Words = a.Hit.Words + raw[i + 1].Hit.Words }, a.Token, next + raw[i + 1].Length - a.Token);
+                raw.RemoveAt(i + 1);
                 continue;
             }
 
@@ -1038,6 +1131,9 @@ public static class MentionFinder
             }
         }
     }
+
+    private static bool IsPartOf(MoveLexicon lexicon, Move part, Move whole) =>
+        lexicon.NameStems(whole) is var stems && lexicon.NameStems(part) is var few && few.Length < stems.Length && few.All(stems.Contains);
 
     /// <summary>Adds the pulses and holds of the move under way that are not named with it: "stay down and pulse it", "hold it there".</summary>
     private static void Variants(Speech speech, MoveLexicon lexicon, List<(AliasHit Hit, int Token, int Length)> raw)
@@ -1159,6 +1255,19 @@ public static class MentionFinder
         }
 
         return false;
+    }
+
+    private static bool JustStopped(IReadOnlyList<Mark> marks, double at)
+    {
+        const double just = 12;
+        return Clocked.Between(marks, at - just, at).Any(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 });
+    }
+
+    /// <summary>"Stop there. Arms out, big circles": the move before is over.</summary>
+    private static bool JustStopped(IReadOnlyList<Mark> marks, double from, double at)
+    {
+        const double just = 4;
+        return Clocked.Between(marks, Math.Max(from, at - just), at).Any(m => m is { Kind: MarkKind.Stop, Strength: >= 0.5 });
     }
 
     /// <summary>True where the next edge that is said is a start.</summary>
@@ -1408,6 +1517,12 @@ public static class MentionFinder
                 break;
             }
 
+            // Named again and again before anyone counts: it has begun.
+            if (mark is { Kind: MarkKind.Start, Strength: <= 0.5 } && mark.At - at > Repeating && Clocked.Between(mentions, at + 1, mark.At).Count(m => m.Move.Id == mentions[index].Move.Id && !m.Weak) >= 2)
+            {
+                return at;
+            }
+
             // A start that comes long after the beat is a later one.
             if (mark is { Kind: MarkKind.Start, Strength: >= 0.5 } && !(mark.At > expected + OffBeat))
             {
@@ -1471,6 +1586,9 @@ public static class MentionFinder
     private const string Breathing = "breathing";
     private const string OnOneLeg = "single-leg-stand";
 
+    /// <summary>What everyone does in a rest.</summary>
+    private const string ShakeOut = "shake-out";
+
     /// <summary>"Walk your hands out to a plank": what a move passes through is a part of it, not the next one.</summary>
     private static void ThinParts(Speech speech, List<Mention> mentions)
     {
@@ -1492,14 +1610,14 @@ public static class MentionFinder
                 {
                     mentions[i] = part with { Weight = part.Weight * 0.25 };
                 }
-                else if (whole is { Move.Id: OnOneLeg, Weight: >= 0.5 } && part.Weight >= WeakWeight && part.Move.Positions.Contains("standing") && part.Move.Pattern is "isolation-leg" or "leg-raise" or "kick")
+                else if (whole.Move.Id == OnOneLeg && part.Weight >= WeakWeight && part.Move.Positions.Contains("standing") && part.Move.Pattern is "isolation-leg" or "leg-raise" or "kick" or "stretch")
                 {
-                    (mentions[i - 1], mentions[i]) = (whole with { Weight = whole.Weight * VerbWeight }, part with { Weight = whole.Weight });
+                    (mentions[i - 1], mentions[i]) = (whole with { Weight = whole.Weight * VerbWeight }, part with { Weight = Math.Max(part.Weight, whole.Weight) });
                 }
             }
 
             if (part.Move.Id != whole.Move.Id && part.At - whole.At < sameBreath && whole.Weight >= 0.25
-                && (RoleReader.IsPassedThrough(speech, part.Token) || RoleReader.IsSaidOtherwise(speech, whole.Token + whole.Length, part.Token)))
+                && ((part.Move.IsStretch && whole.Move.IsStretch && speech.Tokens[part.Token].Text == "stretch" && !RoleReader.MovesOn(speech, part.Token)) || RoleReader.IsPassedThrough(speech, part.Token) || RoleReader.IsSaidOtherwise(speech, whole.Token + whole.Length, part.Token)))
             {
                 mentions[i] = part with { Weight = part.Weight * 0.35 };
             }

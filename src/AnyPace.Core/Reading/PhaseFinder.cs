@@ -242,7 +242,7 @@ internal static partial class PhaseFinder
     private static partial Regex WarmUpLength();
 
     /// <summary>Weights, bell, band or chair are taken up when the warm-up is over.</summary>
-    [GeneratedRegex(@"\G\b((grab|pick up|take|get|collect|reach for) (a hold of |hold of )?(your|the|those|that|both|1|a|some)( \w+)? ?(weights?|dumb ?bells?|kettle ?bells?|bells?|bands?|chair|bar)|(turn (and|to) )?face (your|the) (chair|barre?|wall|counter|step)|weights in (your )?hands?|come to (your|the) (mat|chair|barre?))\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"\G\b((grab|pick up|take|get|collect|reach for) (a hold of |hold of )?(your|the|those|that|both|1|a|some)( \w+)? ?(weights?|dumb ?bells?|kettle ?bells?|bells?|bands?|chair|bar)|(turn (and|to) )?face (your|the) (chair|barre?|wall|counter|step)|weights in (your )?hands?|come to (your|the) (mat|chair|barre?)|first (proper |real |working )?(move|exercise)( proper move)?( of the (workout|day))? (is|we have|we've got|will be)|(exercise|move|number|block|combo) (number )?1 (is|we)|we start in \d+)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex TakesUp();
 
     private static bool NoWarmUpSaid(Speech speech)
@@ -252,6 +252,6 @@ internal static partial class PhaseFinder
     }
 
     /// <summary>The warm-up is somebody else's or was done before; "let's warm up first" is this class's own.</summary>
-    [GeneratedRegex(@"\b(no warm up|(already|come|came|be|arrive|are) warm(ed)?( up)?\b(?! (now|in here))|warmed up (before|already|first|and ready)|(please|sure( that)?( you)?|do a|done a|need to|you should|did your|done your) warm(ed)?( |-)?ups?( first| before)?|warm yourself up|after your warm up|skip(ping)? the warm up|straight in(to it)? (with )?no warm)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"\b(no warm up|(already|come|came|be|arrive|are) warm(ed)?( up)?\b(?! (now|in here))|warmed up (before|already|first|and ready)|(please|sure( that)?( you)?|do a|done a|need to|you should|did your|done your) warm(ed)?( |-)?ups?( first| before)?|warm yourself up|(do|get|have) a (bit of a |quick |short |little |proper |good |\d+ minute )*warm( |-)?up (before|first before) you|after your warm up|skip(ping)? the warm up|straight in(to it)? (with )?no warm)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex ComeWarm();
 }

@@ -19,13 +19,13 @@ internal static partial class RoleReader
 
         // "Stay in that squat position": a shape that another move has.
         if ((!gentle && token + length < speech.Tokens.Count && speech.Tokens[token + length].Text is "position" or "stance" or "shape")
-            || (Comparison().IsMatch(before) && !WouldLike().IsMatch(before))
+            || (Comparison().IsMatch(before) && !WouldLike().IsMatch(before) && !(described && Adds().IsMatch(before)))
             || AsYouGo().IsMatch(after) || (gentle && speech.Tokens[token].Text is "arm" or "arms" && LetThe().IsMatch(before)))
         {
             return Role.Compared;
         }
 
-        if (Alternative().IsMatch(before) || (!described && AlternativeAfter().IsMatch(after)))
+        if ((Alternative().IsMatch(before) && !Tag().IsMatch(before)) || (!described && AlternativeAfter().IsMatch(after)))
         {
             return Role.Alternative;
         }
@@ -33,6 +33,11 @@ internal static partial class RoleReader
         if (!described && (Past().IsMatch(before) || PastAfter().IsMatch(after)))
         {
             return Role.Past;
+        }
+
+        if (OtherPerson().IsMatch(before))
+        {
+            return Role.Alternative;
         }
 
         if (beforeOpening || Later().IsMatch(before) || LaterAfter().IsMatch(after))
@@ -76,12 +81,17 @@ internal static partial class RoleReader
 
     /// <summary>"Let the arms swing", "hips lift": parts of the body that do something, not the name of a move.</summary>
     public static bool IsClause(Speech speech, int token, int length) =>
-        length == 2 && speech.Tokens[token].Text is "arms" or "legs" or "hips" or "shoulders" or "knees" or "heels" or "toes" or "hands" or "elbows" or "feet"
+        (length == 2 && LetIt().IsMatch(speech.Before(token, 4)) && speech.Tokens[token].Text is "knee" or "leg" or "hip" or "arm" or "head" or "heel" or "shoulder" or "elbow")
+        || length == 2 && speech.Tokens[token].Text is "arms" or "legs" or "hips" or "shoulders" or "knees" or "heels" or "toes" or "hands" or "elbows" or "feet"
         && speech.Tokens[token + 1].Text is [.., not 's'];
 
     /// <summary>"On your side, bend your knees", "hold the chair, stand on one leg": no side bend and no chair stand, though machine captions leave the comma out.</summary>
     public static bool IsTwoClauses(Speech speech, int token, int length) =>
         (length > 2 && speech.Tokens[token + length - 1].Text is "step" or "kick" or "lift" or "press" && token + length < speech.Tokens.Count && speech.Tokens[token + length].Text is "it" or "them")
+        || (length == 2 && speech.Tokens[token].Text is "back" or "forward" or "side" or "up" or "down" or "out" && Moving().IsMatch(speech.Before(token, 2)) && DoneTo().IsMatch(speech.After(token + 1, 2)))
+        || (length == 2 && speech.Tokens[token].Text is "front" && speech.Tokens[token + 1].Text is "thigh")
+        || (speech.Tokens[token].Number is not null && token > 0 && speech.Tokens[token - 1].Number is not null && speech.Tokens[token + length - 1].Text is [.., not 's'])
+        || (length == 2 && speech.Tokens[token + 1].Text is "step" or "tap" && ToSide().IsMatch(speech.After(token + 2, 3)) && Enumerable.Range(Math.Max(0, token - 6), Math.Min(6, token)).Any(t => speech.Tokens[t].Text == speech.Tokens[token + 1].Text))
         || length == 2 && speech.Tokens[token + 1].Text is [.., not 's']
         && speech.Tokens[token].Text is "side" or "chair" or "wall" or "back" or "chest" or "head" or "shoulder" or "elbow" or "hand" or "hip" or "leg" or "knee" or "heel" or "toe" or "foot" or "arm"
         && Owned().IsMatch(speech.Before(token, 2)) && DoneTo().IsMatch(speech.After(token + 1, 2));
@@ -96,6 +106,22 @@ internal static partial class RoleReader
 
     /// <summary>True right after "we call that a": the name is meant to the letter.</summary>
     public static bool IsCalled(Speech speech, int token) => CalledA().IsMatch(speech.Before(token, 5));
+
+    /// <summary>True where the words before a name move on to it: "and now", "switch to".</summary>
+    public static bool MovesOn(Speech speech, int token) => MoveOn().IsMatch(speech.Before(token, 6));
+
+    /// <summary>What is said of every move: "shoulders away from your ears".</summary>
+    public static IEnumerable<(int Token, int Length)> FormCues(Speech speech) =>
+        speech.Find(FormCue()).Select(m => (speech.TokenAt(m.Index), speech.TokenAt(m.Index + m.Length - 1) - speech.TokenAt(m.Index) + 1));
+
+    /// <summary>True after "and now we add ten".</summary>
+    public static bool IsAdded(Speech speech, int token) => Added().IsMatch(speech.Before(token, 6));
+
+    /// <summary>True before "or on your toes".</summary>
+    public static bool OrToes(Speech speech, int end) => Toes().IsMatch(speech.After(end, 5));
+
+    /// <summary>True where one name is said with another: "a plank with some shoulder taps".</summary>
+    public static bool IsWith(Speech speech, int end, int next) => next > end && With().IsMatch(speech.After(end, next - end));
 
     /// <summary>True right after "like a".</summary>
     public static bool IsLike(Speech speech, int token) => LikeA().IsMatch(speech.Before(token, 3));
@@ -130,12 +156,19 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(not (just|only)|no (problem|worries|rest|break|stopping)|why not)\b[^.]*$", Options)]
     private static partial Regex NotOnly();
 
-    [GeneratedRegex(@"\b(the (longer|higher|lower|closer|further|wider|straighter) and$|like|similar to|same as|as if|think of|kind of|feel (it |that )?(in )?(the|your|those)|it's (just |really |basically )?a (moving|kind of|sort of)|imagine|remember|than|almost|version of|as in|looks like|no (weights?|dumbbells?|bands?|kit|equipment)( needed)? (for|in|on)|\bas (a|an|the|our|your|in|that)|(still|just) add(ing)? (a|an|some|in a|in the|in|the|your)|now add (a|an|some|in a|your)|add (a|an|some|in a|in some|your))( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|tiny|small|big|slow|mini|fast|were|if|normal|regular))*$", Options)]
+    [GeneratedRegex(@"\b(the (longer|higher|lower|closer|further|wider|straighter) and$|like|similar to|same as|as if|think of|kind of|feel (it |that )?(in )?(the|your|those)|it's (just |really |basically )?a (moving|kind of|sort of)|(this|it|that|which)('s| is) (basically|really|essentially|pretty much|kind of|sort of)( just)?|imagine|remember|than|almost|version of|as in|looks like|no (weights?|dumbbells?|bands?|kit|equipment)( needed)? (for|in|on)|\bas (a|an|the|our|your|in|that)|(still|just) add(ing)? (a|an|some|in a|in the|in|the|your)|now add (a|an|some|in a|your)|add (a|an|some|in a|in some|your))( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|tiny|small|big|slow|mini|fast|were|if|normal|regular))*$", Options)]
     private static partial Regex Comparison();
+
+    /// <summary>"Now we add a little tilt of the pelvis": added to a move where it is named, the next one where it is described.</summary>
+    [GeneratedRegex(@"\badd (a|an|some|in a|in some|your)( (little|tiny|small|big))*$", Options)]
+    private static partial Regex Adds();
 
     /// <summary>"Roll your shoulders as you walk": done beside the move under way.</summary>
     [GeneratedRegex(@"^(as|while|whilst) (you|we|you're|we're) (walk|march|step|jog|go|move|do)(ing)?\b(?! (in|into|down|up|back))", Options)]
     private static partial Regex AsYouGo();
+
+    [GeneratedRegex(@"\blet (your|the|that)( (front|back|top|bottom|left|right|other))?$", Options)]
+    private static partial Regex LetIt();
 
     [GeneratedRegex(@"\b(let|get|bring|add)( in)? (your|the|those|some)$", Options)]
     private static partial Regex LetThe();
@@ -143,8 +176,16 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(would|d|i'd|you'd|if you) like\b", Options)]
     private static partial Regex WouldLike();
 
-    [GeneratedRegex(@"(\bif (you|you'd) (want|need|like|can|can't|prefer|have|would|feel|fancy)\b((?! and (a|an|now|then|your|the)\b) [\w']+){0,6}|\bif (you(?!'ve got (a|your)|'re ready)|that|this|it|jump|your|the|\w+ing)\b( [\w']+){0,4}|\bif (jump\w*|hopping|impact|that|it)('s| is| are) ((not|too)( [\w']+){0,7})|\boptions?\b( [\w']+){0,5}|\b(modif\w+|alternative(ly)?|feel free|easier|harder|beginners?|advanced|too (much|hard|easy|intense|quick|fast|tricky|complicated|confusing)|progress(ion)?|low impact (option|version|way|variation|alternative)|challenge (yourself|it))\b( [\w']+){0,5}|\byou (can|could|might|may) (also|always|just|do|take|make|stay|come|drop|go|add|swap|turn|replace|choose|step|try)?\b( [\w']+){0,4}|\bor( (a|an|the|just|you|can|to|do|into|even|do|take|simply|maybe|hold|stay|go|come))*)$", Options)]
+    [GeneratedRegex(@"(\bif (you|you'd) (want|need|like|can|can't|prefer|have|would|feel|fancy)\b((?! and (a|an|now|then|your|the)\b) [\w']+){0,6}|\bif you('re| are) (not|low|doing|new|tired|struggling|finding|on|in|a|pregnant|short|following|joining)\b( [\w']+){0,3}|\bif (you(?!'ve got (a|your)|'re ready)|that|this|it|jump|your|the|\w+ing)\b( [\w']+){0,4}|\bif (jump\w*|hopping|impact|that|it)('s| is| are) ((not|too)( [\w']+){0,7})|\boptions?\b( [\w']+){0,5}|\b(modif\w+|alternative(ly)?|feel free|easier|harder|beginners?|advanced|too (much|hard|easy|intense|quick|fast|tricky|complicated|confusing)|progress(ion)?|low impact (option|version|way|variation|alternative)|challenge (yourself|it))\b( [\w']+){0,5}|\byou (can|could|might|may)( (also|always|just|do|take|make|stay|come|drop|go|add|swap|turn|replace|choose|step|try))?\b( [\w']+){0,4}|\bor( (a|an|the|just|you|can|to|do|into|even|do|take|simply|maybe|hold|stay|go|come))*)$", Options)]
     private static partial Regex Alternative();
+
+    /// <summary>"Renzo's doing a squat, no jump": what someone else on screen does.</summary>
+    [GeneratedRegex(@"\b(he's|she's|they're|(?!(it|that|this|there|here|what|who|how|let|where|everyone|everybody|one|1|knee|foot|child|today)'s\b)[a-z]{3,}'s) ((doing|showing|taking|going to (do|show))( [\w']+){0,3})?$", Options)]
+    private static partial Regex OtherPerson();
+
+    /// <summary>"Take the band off if you like": said after what may be done, it is not of the next name.</summary>
+    [GeneratedRegex(@"\b(\w+ ){3,}if you (like|need|fancy|can|need to|like to|want to)$", Options)]
+    private static partial Regex Tag();
 
     [GeneratedRegex(@"^(?!(step|take|drop|do|just|keep|hold|use|go|you|we|walk|bend|slow|make|modify|no|low|come|stay) )((?!knees?\b|hands?\b)[\w']+ ){0,2}(instead|if (you|that|it|this)|is (also )?(fine|an option|a great option|okay|ok|perfect|good too)|(as )?(an )?option|works too|for (a )?beginners|as well if)\b", Options)]
     private static partial Regex AlternativeAfter();
@@ -155,17 +196,23 @@ internal static partial class RoleReader
     [GeneratedRegex(@"^(we did|you did|from (before|earlier|the warm up|round|last)|(are |is |all )?(done|finished|over)(?! (to|onto|the|your|and|there|on))|earlier)\b", Options)]
     private static partial Regex PastAfter();
 
-    [GeneratedRegex(@"\b(later( on)?|we'll (be|also|have|come|finish|end|then)|we will|today|followed by|after that|after (this|these)|at the end|before we (do|go|start|get)|next (round|block|circuit|pair|superset|combo|couple|few|two|2|3)\b( [\w']+){0,9}|going to be doing|coming (up )?(later|soon)|in a (minute|moment|bit)|(?<!\blet's )(finish (off |up )?with|end with)|the other (exercise|move))( [\w']+){0,4}$", Options)]
+    [GeneratedRegex(@"\b(later( on)?|we'll (be|also|have|come|finish|end|then)|we will|today|followed by|after that|after (this|these)|at the end|before we (do|go|start|get)|next (round|block|circuit|pair|superset|combo|couple|few|two|2|3)\b( [\w']+){0,9}|going to be doing|coming (up )?(later|soon)|in a (minute|moment|bit)|(?<!\b(let's|(number|exercise|move) (\d|\w+) we) )(finish (off |up )?with|end with)|the other (exercise|move))( [\w']+){0,4}$", Options)]
     private static partial Regex Later();
 
     [GeneratedRegex(@"^(is |are )?(coming up (later|soon|in)|later|in a (minute|moment|bit)|tomorrow|next (week|time|round))\b", Options)]
     private static partial Regex LaterAfter();
 
-    [GeneratedRegex(@"\b(next( up| 1| exercise| move)?|coming up|up next|we're (going|gonna)|going to|gonna|moving (on|into|to)|go(ing)? (straight |right |back |down )?(in ?to|on ?to|for)|we've got|we have|let's (do|try|take|hit|get|go|move)|we'll (do|go( back)? (in ?to|on ?to|for)|get (in ?to|on ?to|those))|now (we|it's|for)?|first( up| 1| exercise| move)?|last (1|exercise|move|up)( (of|for|in) (this|the|our|that)( \w+)?)?|next (1|exercise|move) (of|for|in) (this|the|our)( \w+)?|straight in ?to|switch(ing)? to|start(ing)? (off )?(with)?|then|begin with|it's|this (1 )?is|these are|this is called|time for|back to|on to|onto|(exercise|number|move|station|superset) (number )?(\d|a|b|c)( is)?|here comes?|ready for|into (your|our|some|a))( [\w']+){0,4}$", Options)]
+    [GeneratedRegex(@"\b(next( up| 1| exercise| move)?|coming up|up next|we're (going|gonna)|going to|gonna|moving (on|into|to)|go(ing)? (straight |right |back |down )?(in ?to|on ?to|for)|we've got|we have|let's (do|try|take|hit|get|go|move)|we'll (do|go( back)? (in ?to|on ?to|for)|get (in ?to|on ?to|those))|now (we|it's|for)?|first( up| 1| exercise| move)?|last (1|exercise|move|up)( (of|for|in) (this|the|our|that)( \w+)?)?|next (1|exercise|move) (of|for|in) (this|the|our)( \w+)?|straight in ?to|switch(ing)? to|start(ing)? (off )?(with)?|then|begin with|it's|this (1 )?is|these are|this is called|time for|back to|on to|onto|(exercise|number|move|station|superset) (number )?(\d|a|b|c)( is)?|here comes?|ready for|into (your|our|some|a)(?! (chest|body|belly|heels?|hips?|hands?|knees?|shoulders?|arms?|legs?|side|bum|glutes?|feet|foot|elbows?|stomach|tummy|core|front|back|palms?|toes|fingers?)\b))( [\w']+){0,4}$", Options)]
     private static partial Regex Announce();
 
     [GeneratedRegex(@"\b(your|the|that|same|left|right|other|opposite)$", Options)]
     private static partial Regex Owned();
+
+    [GeneratedRegex(@"\b(step|push|bring|take|lean|reach|sit|come|go|walk|drop|lift|pull|stretch|roll|kick)(s|ing)?( \w+)?$", Options)]
+    private static partial Regex Moving();
+
+    [GeneratedRegex(@"^(to (the|your) )?(left|right|side)\b", Options)]
+    private static partial Regex ToSide();
 
     [GeneratedRegex(@"^(bend|stand|lift|press|push|pull|raise|curl|twist|reach|kick|drop|roll|stretch|open|tap|touch|circle|turn|swing|hold) (your|the|both|it|on|that|this|1|up|down|him|her)\b", Options)]
     private static partial Regex DoneTo();
@@ -190,6 +237,21 @@ internal static partial class RoleReader
 
     [GeneratedRegex(@"\b(?<!(look|looks|feel|feels) )like (a|an|the|your|those)$", Options)]
     private static partial Regex LikeA();
+
+    [GeneratedRegex(@"\b(then|now|next|switch\w*|change\w*|swap\w*|into|on to|onto|add|go to|halfway|second half|next|last)\b", Options)]
+    private static partial Regex MoveOn();
+
+    [GeneratedRegex(@"\G\b((keep |let |draw |pull |roll |drop )?(the |your |those )?shoulders (down )?(\w+ )?(away|down) (away )?from (the|your) ears|belly button (to|towards|toward|drawing|drawn|in)( \w+){0,2} spine|shoulders (over|above|on top of) (the|your)? ?(wrists?|hands)|hips (over|above) (the|your)? ?knees|knees? (over|above|in line with|behind) (the|your)? ?(toes?|ankles?))\b", Options)]
+    private static partial Regex FormCue();
+
+    [GeneratedRegex(@"\b(add(ing|ed)?|adding on|add on)( (in|on|a|an|the|some|your|our|another|\d+|number \d|which is|is))*$", Options)]
+    private static partial Regex Added();
+
+    [GeneratedRegex(@"^(or|and) (on |from |up on )?(the |your )?toes\b", Options)]
+    private static partial Regex Toes();
+
+    [GeneratedRegex(@"^with( (a|an|some|your|the|alternating|little))*$", Options)]
+    private static partial Regex With();
 
     [GeneratedRegex(@"\b(and then|followed by)( (a|an|some|your|our|we'll do|we do|we have|we've got))*$", Options)]
     private static partial Regex ThenAnother();

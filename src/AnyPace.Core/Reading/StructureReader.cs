@@ -26,7 +26,7 @@ internal static partial class StructureReader
 
         Structure Make(StructureType type, bool measured, Span? of = null, Seconds? on = null, Seconds? off = null) => new(
             type, of ?? span, on, off, dose.Rounds, dose.Sets, dose.MovesPerRound,
-            dose.RoundRestSeconds is { } b ? new Seconds(b) : null, dose.Timed ? null : dose.Reps ?? Counted(main), measured, measured ? [] : [.. dose.Evidence]);
+            dose.RoundRestSeconds is { } b ? new Seconds(b) : null, dose.Timed && type != StructureType.RepSets ? null : dose.Reps ?? Counted(main), measured, measured ? [] : [.. dose.Evidence]);
 
         var held = Share(main, b => lexicon[b.MoveId].SecondsPerRep >= HoldFrom && !lexicon[b.MoveId].IsStretch);
         if (dose.Timed && !(dose is { Sets: >= 2, Reps: not null, RestSeconds: null }))
