@@ -32,7 +32,7 @@ internal static partial class BoutBuilder
                     bouts[^1] = previous with { Side = Side.Right };
                 }
 
-                if (previous is { Side: not Side.Both } && previous.MoveId == bout.MoveId && previous.Side == bout.Side && (bout.Span.Start - previous.Span.End).Value < 1)
+                if (previous is { Side: not Side.Both } && previous.MoveId == bout.MoveId && previous.Side == bout.Side && (bout.Span.Start - previous.Span.End).Value < 1 && !IsAnotherSet(marks, start))
                 {
                     bouts[^1] = previous with { Span = new Span(previous.Span.Start, bout.Span.End), Evidence = [.. previous.Evidence.Concat(bout.Evidence).Take(4)] };
                     previous = bouts[^1];
@@ -45,6 +45,17 @@ internal static partial class BoutBuilder
         }
 
         return [.. bouts];
+    }
+
+    /// <summary>True where a set or a round is called at a border: what follows is another bout, though of the same side.</summary>
+    private static bool IsAnotherSet(IReadOnlyList<Mark> marks, double at) =>
+        Clocked.Between(marks, at - 8, at + 4).Any(m => m.Kind is MarkKind.Again or MarkKind.Round);
+
+    /// <summary>The side that a mark says a move is done on: who lies on the left side lifts the right leg.</summary>
+    private static Side SideAt(Speech speech, Mark mark, Move move)
+    {
+        var said = mark.Kind == MarkKind.Left ? Side.Left : Side.Right;
+        return move.Positions.Contains("side-lying") && move.Prime.Any(Vocabulary.LowerBody.Contains) && LyingOn().IsMatch(speech.Before(mark.Token + 1, 8)) ? Opposite(said) : said;
     }
 
     /// <summary>Two bouts of one alternating move side by side, as long as each other: each of them is a side, where sides are named.</summary>
@@ -67,7 +78,7 @@ internal static partial class BoutBuilder
     /// <summary>One-sided moves are cut where the coach changes sides, and carry the side that is said.</summary>
     private static IEnumerable<(double Start, double End, Side Side)> Split(Speech speech, Segment segment, IReadOnlyList<Mark> marks, IReadOnlyList<Mark> turns, Bout? previous)
     {
-        const double edge = 8;
+        const int edge = 8;
         var least = segment.Move.Sides == MoveSides.Each ? 0 : 0.9;
         var switches = Clocked.Between(marks, segment.Start, segment.End)
             .Where(m => m.Kind == MarkKind.SwitchSide && m.Strength >= least && !SideTurns.IsOtherDirection(m, segment.Move) && m.At > segment.Start + edge && m.At < segment.End - edge)
@@ -90,15 +101,16 @@ internal static partial class BoutBuilder
         var said = Clocked.Between(marks, segment.Start - 15, segment.Start + 15).FirstOrDefault(m => m.Kind is MarkKind.Left or MarkKind.Right);
         var side = said.Kind switch
         {
-            MarkKind.Left when said.At > 0 => Side.Left,
-            MarkKind.Right when said.At > 0 => Side.Right,
+            MarkKind.Left or MarkKind.Right when said.At > 0 => SideAt(speech, said, segment.Move),
             _ => Side.Both,
         };
         var since = previous is null ? segment.Start - 15 : Math.Max(segment.Start - 15, previous.Span.Start.Value + 4);
         var switched = Clocked.Between(marks, since, segment.Start + 4).Any(m => m.Kind == MarkKind.SwitchSide);
         if (previous is not null && previous.MoveId == segment.Move.Id && switched && previous.Side != Side.Both)
         {
-            side = Opposite(previous.Side);
+            // "Other side, clams on the left": what is said counts, whatever was read before.
+            var now = Clocked.Between(marks, segment.Start - 1, segment.Start + edge).FirstOrDefault(m => m.Kind is MarkKind.Left or MarkKind.Right);
+            side = now.At > 0 && !LyingOn().IsMatch(speech.Before(now.Token + 1, edge)) ? SideAt(speech, now, segment.Move) : Opposite(previous.Side);
         }
         else if (side == Side.Both && previous is { Side: not Side.Both } && previous.MoveId == segment.Move.Id && segment.Start - previous.Span.End.Value < 1)
         {
@@ -145,6 +157,9 @@ internal static partial class BoutBuilder
         Side.Right => Side.Left,
         _ => Side.Both,
     };
+
+    [GeneratedRegex(@"\b(lie|lying|lay|laying|roll\w*|over|come|flip|turn)( \w+){0,3} (on|onto|to) (your |the )?(left|right)$", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex LyingOn();
 
     [GeneratedRegex(@"\b(alternat\w*|each leg in turn|left right|right left|side to side|1 then the other)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex Alternating();

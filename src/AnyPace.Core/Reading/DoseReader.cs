@@ -277,7 +277,7 @@ public static partial class DoseReader
     [GeneratedRegex(@"\G\b(?<n>[2-9])( to | or )?(?<m>\d)? circuits\b", Options)]
     private static partial Regex Circuits();
 
-    [GeneratedRegex(@"\G(?:\b(?<n>\d{1,2})( to | or | )?(?<m>\d{1,2})? sets\b(?! of (the |my )?(dumb|weights?\b|kettle|bells?\b|bands?\b|stairs|headphones))|\bset (number )?\d of (?<n>\d)\b|\b(first|second|third|last|next|1st|2nd|3rd) set of (?<n>[2-6])\b(?! (each|reps?)))", Options)]
+    [GeneratedRegex(@"\G(?:\b(?<n>\d{1,2})( to | or | )?(?<m>\d{1,2})? sets\b(?! of (the |my )?(dumb|weights?\b|kettle|bells?\b|bands?\b|stairs|headphones))|\bset (number )?\d of (?<n>\d)\b|\b(?<n>[2-6]) (goes|tries|attempts) (at|on|of) (each|every|it|them|everything)\b|\b(first|second|third|last|next|1st|2nd|3rd) set of (?<n>[2-6])\b(?! (each|reps?)))", Options)]
     private static partial Regex Sets();
 
     [GeneratedRegex(@"\G(?:\b(?<n>\d{1,2})( (?!\d|rounds|reps?|seconds?|minutes?|sets|more|of|times|to|or|on|off|each|for|and|weeks?|days?)[\w']+){0,2} (exercises|moves|movements|stations|positions)\b|\bcircuits? of (?<n>\d{1,2})\b(?! (minutes?|seconds?|rounds?)))", Options)]

@@ -25,7 +25,7 @@ internal static class DurationFinder
         ["work", "working", "works", "exercise", "exercises", "move", "moves", "movement", "each", "every", "hold", "holding", "interval", "intervals", "timer", "going", "go", "lasts", "round", "rounds", "station", "everything", "clock"];
 
     private static readonly HashSet<string> RestAfter =
-        ["rest", "off", "recovery", "recover", "break", "breather", "transition", "transitions", "change", "switch", "swap", "between", "breath", "breathe", "changeover", "pause", "ready", "easy", "reset"];
+        ["rest", "off", "recovery", "recover", "break", "breather", "transition", "transitions", "change", "switch", "swap", "between", "breath", "breathe", "changeover", "pause", "ready", "easy", "reset", "resting", "recovering"];
 
     /// <summary>What is done in a rest: "to" and one of these.</summary>
     private static readonly HashSet<string> GetReady =
@@ -151,7 +151,7 @@ internal static class DurationFinder
             }
 
             // "Forty seconds, rest twenty": the word belongs to the number after it.
-            if (t == after && word is "rest" or "resting" or "recover" && t + 1 < tokens.Count && tokens[t + 1].Number is not null)
+            if (t == after && word is "rest" or "resting" or "recover" or "recovering" && t + 1 < tokens.Count && tokens[t + (tokens[t + 1].Text == "for" && t + 2 < tokens.Count ? 2 : 1)].Number is not null)
             {
                 break;
             }

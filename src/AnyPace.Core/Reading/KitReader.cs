@@ -62,7 +62,7 @@ internal static partial class KitReader
         var kit = ImmutableArray.CreateBuilder<KitItem>();
         foreach (var (item, pattern) in Items)
         {
-            var (must, may, plain, stands, toWall) = (false, false, false, false, false);
+            var (must, may, plain, stands, toWall, imagined) = (false, false, false, false, false, false);
             KitNeed? opening = null;
             int? count = null;
             string? load = null;
@@ -84,6 +84,7 @@ internal static partial class KitReader
                 var further = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 16);
                 var needed = NeedWords().IsMatch($"{before} {match.Value}");
                 var with = WithOrWithout().IsMatch(before);
+                imagined |= !plain && !may && Imagined().IsMatch(before);
                 if ((Without().IsMatch(before) && !with && !ButIfYouHave().IsMatch(after) && !NeededLater().IsMatch(after)) || NotToday().IsMatch(after) || Imagined().IsMatch(before) || ((PutBefore().IsMatch(before) || before.Length == 0) && PutAfter().IsMatch(after)))
                 {
                     continue;
@@ -93,7 +94,7 @@ internal static partial class KitReader
                 var instead = with ? null : InsteadOf(before, after, speech.Preceding(token, 40), item);
                 standsFor ??= instead;
                 var said = instead is not null && !(OrAnother().IsMatch(before) && MayHave().IsMatch(before)) ? KitNeed.Substitute
-                    : with || (OptionalBefore().IsMatch(before) && !Swapped().IsMatch(before) && !NeedsIt().IsMatch(before)) || (OptionalAfter().IsMatch(after) && !(MustHave().IsMatch(before) && !OptionalAtOnce().IsMatch(after))) || NotAMust().IsMatch(further) || SoftEnough().IsMatch(after) || (LackBefore().IsMatch(before) && NoMatter().IsMatch(after)) ? KitNeed.Optional
+                    : with || (OptionalBefore().IsMatch(before) && !(item == "mat" && OnIt().IsMatch(before)) && !Swapped().IsMatch(before) && !NeedsIt().IsMatch(before)) || (OptionalAfter().IsMatch(after) && !(item == "mat" && OnIt().IsMatch(before) && !OptionalAtOnce().IsMatch(after)) && !(MustHave().IsMatch(before) && !OptionalAtOnce().IsMatch(after))) || NotAMust().IsMatch(further) || SoftEnough().IsMatch(after) || (LackBefore().IsMatch(before) && NoMatter().IsMatch(after)) ? KitNeed.Optional
                     : KitNeed.Required;
                 if (speech.At(token) < firstBout && (said != KitNeed.Required || needed))
                 {
@@ -130,6 +131,12 @@ internal static partial class KitReader
             else if (need == KitNeed.Required && item is "towel" or "cushion" or "water bottle")
             {
                 need = KitNeed.Optional;
+            }
+
+            if (imagined && !must && opening is null)
+            {
+                // "Pretend you've got a rope ... turn the rope."
+                continue;
             }
 
             if (need is { } found)
@@ -188,7 +195,7 @@ internal static partial class KitReader
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\G\b(dumb ?bells?|dumb bells?|(set|pair) of (twos|threes|fours|fives|sixes|sevens|eights|nines|tens|twelves|fifteens|twenties|\d+s|\d+ (pounders?|kilos?|kgs?|pounds?|lbs?)|(five|ten|three|two|eight) pounders?)\b(?! (dumb ?bells?|kettle ?bells?|weights))|(?<!ankle )weights|hand weights?|(a|1|your|the|single|heavier|lighter|heavy|light|small|hand) weight\b(?! (is|falls?|through|across|settles?|sinks?|goes|comes|evenly|equally|in|into|on|onto|through|back|over|forward|shifts?|drops?|evenly|down|of|off|loss|to|from|training)\b))", Options)]
+    [GeneratedRegex(@"\G\b(dumb ?bells?|dumb bells?|(set|pair) of (twos|threes|fours|fives|sixes|sevens|eights|nines|tens|twelves|fifteens|twenties|\d+s|\d+ (pounders?|kilos?|kgs?|pounds?|lbs?)|(five|ten|three|two|eight) pounders?)\b(?! (dumb ?bells?|kettle ?bells?|weights))|(?<!ankle )weights|hand weights?|(?<!\b(for|shift|shifting|transfer|transferring|put|putting|all|feel|move|moving|keep|of) )(a|1|your|the|single|heavier|lighter|heavy|light|small|hand) weight\b(?! (is|falls?|through|across|settles?|sinks?|goes|comes|evenly|equally|in|into|on|onto|through|back|over|forward|shifts?|drops?|evenly|down|of|off|loss|to|from|training)\b))", Options)]
     private static partial Regex Dumbbell();
 
     [GeneratedRegex(@"\G\bkettle ?bells?\b(?! (style|swings?))", Options)]
@@ -224,7 +231,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\G\bankle weights?\b", Options)]
     private static partial Regex AnkleWeight();
 
-    [GeneratedRegex(@"\G\b(aerobic step|step platform|stepper|(need|use|have|grab|want|got|using) a step\b(?! (to|out|back|forward|and|together|behind|touch|in))|bottom (step|stair)|a step or a?|a sturdy step|(yourself|get your|got your|grab your|bring your|have your|need your|find) (a )?step|(on|onto|off) (the|your) step\b(?! (back|touch|out|forward|to|together|behind))|a stair\b|plyo box)\b", Options)]
+    [GeneratedRegex(@"\G\b(aerobic step|step platform|stepper|(need|use|have|grab|want|got|using) a step\b(?! (to|out|back|forward|and|together|behind|touch|in|kick|tap|hop|jack|knee|lunge))|bottom (step|stair)|a step or a?|a sturdy step|(yourself|get your|got your|grab your|bring your|have your|need your|find) (a )?step|(on|onto|off) (the|your) step\b(?! (back|touch|out|forward|to|together|behind))|a stair\b|plyo box)\b", Options)]
     private static partial Regex Step();
 
     [GeneratedRegex(@"\G\b((a|your|the|real) (skipping|jump) rope|(?<!under |under a |over )(a|your|the) rope)\b", Options)]
@@ -274,7 +281,7 @@ internal static partial class KitReader
     private static partial Regex ButIfYouHave();
 
     /// <summary>What can be done on any soft floor, or with one's own hands, needs no kit.</summary>
-    [GeneratedRegex(@"^([\w']+ ){0,5}(or (a |an |some |any |the )?(rug|carpet|soft)\b|(honestly |but |the )*carpet('s| is| will be| works| would)|(and |but )?if you (haven't got|don't have|haven't) (1|any|it|them)( just)? (pretend|imagine|mime|go without|carry on|do it without|no (problem|worries)|(that's|it's) (okay|ok|fine|all right))|(would|will|might|could|can) make (it|this|that|these|them|things) ([\w']+ )?(harder|tougher|spicier|spicy|nicer|kinder|comfier|more \w+)|(would|will|might|could|can|are|is) (be )?(lovely|nice|great|handy|helpful|useful|good|a help|an option|a nice touch|a bonus)\b|(you|we) can (also |easily |always |totally )?(do|use|take) (it|this|these|them|that) without)", Options)]
+    [GeneratedRegex(@"^([\w']+ ){0,5}(or (a |an |some |any |the )?(rug|carpet|soft)\b|(honestly |but |the )*carpet('s| is| will be| works| would)|(and |but )?if you (haven't got|don't have|haven't) (1|any|it|them)( just)? (pretend|imagine|mime|go without|carry on|do it without|no (problem|worries)|(that's|it's) (okay|ok|fine|all right))|(would|will|might|could|can) make (it|this|that|these|them|things) ([\w']+ )?(harder|tougher|spicier|spicy|nicer|kinder|comfier|more \w+)|(would|will|might|could|can|are|is) (be )?(lovely|nice|great|handy|helpful|useful|good|a help|an option|a nice touch|a bonus)\b|(is |are )?(nice|lovely|handy|helpful|useful) (for|if|to have|but)\b|(you|we) can (also |easily |always |totally )?(do|use|take) (it|this|these|them|that) without)", Options)]
     private static partial Regex SoftEnough();
 
     [GeneratedRegex(@"\b(put|place|set|lay|leave|drop)( (the|your|those|both|that|heavier|lighter))*$", Options)]
@@ -292,7 +299,7 @@ internal static partial class KitReader
     private static partial Regex MustHave();
 
     /// <summary>"I've a mat here for comfort, but you don't need one"; "a bench, but you can use the edge of the sofa".</summary>
-    [GeneratedRegex(@"^([\w']+ ){0,9}but (you|we) (really |absolutely |certainly |definitely |totally |honestly )?((don't|do not) (have to|need)( (1|it|them|any|to|that|this|a \w+))?\b(?! (be|go|do))|(can|could)( [\w']+){0,2} (use|do)( [\w']+){0,4} (sofa|couch|floor|bed|settee)\b)", Options)]
+    [GeneratedRegex(@"^((?!and\b)[\w']+ ){0,9}but (you|we) (really |absolutely |certainly |definitely |totally |honestly )?((don't|do not) (have to|need)( (1|it|them|any|to|that|this|a \w+))?\b(?! (be|go|do))|(can|could)( [\w']+){0,2} (use|do)( [\w']+){0,4} (sofa|couch|floor|bed|settee)\b)", Options)]
     private static partial Regex NotAMust();
 
     /// <summary>"No weights yet, you'll need them later."</summary>
@@ -313,6 +320,10 @@ internal static partial class KitReader
     /// <summary>"You'll need a", right before the item: whatever was optional before it, this is not.</summary>
     [GeneratedRegex(@"(?<!\b(if|might|may|when|don't|unless|case|whether|not|won't)( you| you'll| you'd| we)?) \b(you'll|you will|we'll|we will|you|we|i|gonna|going to|do) (really |also |only |just )?need( (a|an|your|some|1|2|the|just))*$", Options)]
     private static partial Regex NeedsIt();
+
+    /// <summary>"Shoulder blades off the mat": it is lain on, and an "if" some words later is of something else.</summary>
+    [GeneratedRegex(@"\b(on|off|onto|into|to|from|across|over|in)( the| your| our)?$", Options)]
+    private static partial Regex OnIt();
 
     [GeneratedRegex(@"^((is|are|but|though) )*(optional|if|in case)\b", Options)]
     private static partial Regex OptionalAtOnce();
@@ -362,7 +373,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|the)\b.*|\bif you're( [\w']+){1,3}|\bif (you'd|you would) (rather|prefer)\b.*|\bif you (want|wanna|would like|'d like|fancy|feel like)\b.*|\bfor (an |a bit of |a |some |a little )?(extra|more|added|bigger|more of a)( [\w']+){0,6}|\b(optional\w*|if you('ve|'d| would| do| happen to| feel)? (have|want|need|like|got|prefer|would|own|feel|wobbly)|(stay|stand|be) (close|near|next) to|to make (it|this|that|them) (tougher|harder|more challenging|spicy|spicier)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|(helpful|handy|useful|nice|good|worth) (to have|having)|for (balance|support|comfort)(?! and)|(?<!\d )or)\b((?! and)( [\w']+)){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
-    [GeneratedRegex(@"^(([\w']+ ){0,4}(optional|in case|(?<!\band )if (balance|your|the floor|needed|necessary)|nearby|close by|handy|to hand|within reach|(?<!\band )(?<!^and (a|an|some) [\w']+ )if (you(?! (don't|haven't|do not|can|only)\b)|you'd|you've(?! only\b)|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (balance|support|comfort))\b", Options)]
+    [GeneratedRegex(@"^(([\w']+ ){0,4}(optional|in case|(?<!\band )if (balance|your|the floor|needed|necessary)|nearby|near you|by you|beside you|close by|handy|to hand|within reach|(?<!\band )(?<!^and (a|an|some) [\w']+ )if (you(?! (don't|haven't|do not|can|only)\b)|you'd|you've(?! only\b)|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (the )?(balance|support|comfort))\b", Options)]
     private static partial Regex OptionalAfter();
 
     [GeneratedRegex(@"\b(need|needs|needed|(?<!(might|may|don't|if you|can) )want|grab|grabbing|get|gather|bring|require|required|fetch|have|use|using|with|pick up|take)( [\w']+){0,5}$", Options)]

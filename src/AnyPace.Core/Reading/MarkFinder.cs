@@ -132,7 +132,7 @@ public static partial class MarkFinder
     private static readonly HashSet<string> GoesOnAfter =
     [
         "to", "into", "onto", "for", "ahead", "through", "on", "around", "with", "over", "of", "as", "grab", "get", "any", "too", "straight", "all", "right", "left", "wider", "again",
-        "at", "heavier", "lighter", "lower", "deeper", "faster", "slower", "further", "down", "up", "back", "out", "forward", "in", "home", "easy", "anywhere", "and", "that",
+        "at", "slowly", "slow", "gently", "nice", "carefully", "heavier", "lighter", "lower", "deeper", "faster", "slower", "further", "down", "up", "back", "out", "forward", "in", "home", "easy", "anywhere", "and", "that",
     ];
 
     /// <summary>"Go" on its own begins a bout; "go down", "we go into" do not.</summary>
@@ -315,7 +315,7 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\G\b(cool(ing)? ?(it )?down|cool ?downs?|stretch(ing)? (it )?(all )?out|stretch (those|the|your|that|them)( [\w']+){0,3} (out|off)\b|let's stretch|time to stretch|final stretch(es)?|some stretch(es|ing)|a (quick |nice |little |good |gentle )?stretch|bring (the|your|that) heart rate (back )?down|slow (it|things) down|wind(ing)? down|let your heart rate)\b", Options)]
     private static partial Regex CoolDown();
 
-    [GeneratedRegex(@"\G\b((other|second) (side|leg|arm|foot|hand|knee|hip)|opposite side|switch(ing)?( it)?( up)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|swap(ping)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|change ?(over|sides?|legs?|arms?)|(and|now) switch\b|(and|then|now) (on )?the other 1\b|same (thing )?on the (other|left|right)|repeat (that |this )?on the (other|left|right))", Options)]
+    [GeneratedRegex(@"\G\b((other|second) (side|leg|arm|foot|hand|knee|hip)|opposite side|switch(ing)?( it)?( up)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|swap(ping)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|change ?(over|sides?|legs?|arms?)|(and|now) switch\b|(and|then|now) (on )?the other 1\b|and the other\b(?! (\w+ )?(way|direction|side|leg|arm|foot|hand|knee|hip|thing|things|people|day|week|option|1s|exercise|move|half|weight|\d))|same (thing )?on the (other|left|right)|repeat (that |this )?on the (other|left|right))", Options)]
     private static partial Regex SwitchSide();
 
     /// <summary>The other way round: for circles it changes nothing, for one-sided moves it may be the other side.</summary>

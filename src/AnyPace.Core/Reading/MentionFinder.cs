@@ -212,7 +212,7 @@ public static class MentionFinder
             var fuller = PartOf(lexicon, mentions, hit, token, length, speech, at) ?? (general ? EarlierOf(lexicon, mentions, names, move, weak || several, at, AtHand(speech, move)) : null);
             var weight = hit.Move.Id == ShakeOut && JustStopped(marks, at) ? 0 : verb && !hit.Weak ? VerbWeight : fuller is not null && weak ? ShortFormWeight : weak ? role == Role.Announced ? WeakAnnounced : WeakWeight : hit.Words > 1 ? 1 : several ? ShortFormWeight : 0.85;
             var heard = misheard.Contains(token) ? MisheardWeight : 1;
-            var fits = role == Role.Doing && place == "plank" && implied && OutOfPlace(fuller ?? move, place) && LastNamed(mentions, at, DescribesWithin) is not null ? LyingWhileStanding
+            var fits = role == Role.Doing && place == "plank" && implied && (OutOfPlace(fuller ?? move, place) || (!move.Positions.IsEmpty && move.Positions.All(p => p is "supine" or "side-lying"))) && LastNamed(mentions, at, DescribesWithin) is not null ? LyingWhileStanding
                 : role == Role.Doing && OutOfPlace(fuller ?? move, place) ? OutOfPlaceWeight
                 : weak && fuller is null && !(hit.Described && hit.Words >= WordsEnough && (implied || hit.Move.IsGentle)) && place is "standing" or "seated" && !move.Positions.IsEmpty && move.Positions.All(p => Vocabulary.IsFloor(p) || (p == "seated" && place != p)) ? role == Role.Announced && implied ? OutOfPlaceWeight : LyingWhileStanding : 1;
             mentions.Add(new Mention(fuller ?? move, token, length, at, at, role, weak && fuller is null, Base(role) * weight * heard * fits));
@@ -290,7 +290,7 @@ public static class MentionFinder
         var found = new HashSet<int>();
         foreach (var (hit, start, length) in lexicon.Aliases.Misheard(speech.Texts, speech.Stems, t => taken[t], t => speech.Tokens[t].Pauses || taken[t + 1]).ToList())
         {
-            if (!raw.Exists(r => r.Token <= start && r.Token + r.Length >= start + length))
+            if (!LacksKit(speech, hit.Move) && !raw.Exists(r => r.Token <= start && r.Token + r.Length >= start + length))
             {
                 raw.RemoveAll(r => r.Token >= start && r.Token < start + length);
                 raw.Add((hit, start, length));
@@ -654,14 +654,22 @@ public static class MentionFinder
         return low;
     }
 
+    private static readonly HashSet<string> LooseWords = ["low", "high", "big", "little", "small", "slow", "fast", "quick"];
+
     /// <summary>Words out of the name of the move under way are that move: "walk, walk, walk" in walk-outs, "squat and knee, squat" in squats with a knee drive.</summary>
     private static Move? PartOf(MoveLexicon lexicon, List<Mention> mentions, AliasHit hit, int token, int length, Speech speech, double at)
     {
         const double underWay = 60;
+        if (hit.Words == 2 && LooseWords.Contains(speech.Tokens[token].Text))
+        {
+            // "Legs out long and low, kick, kick" in flutter kicks.
+            (token, length) = (token + length - 1, 1);
+        }
+
         var mayBePart = hit.Words == 1 ? hit.Weak && !AtHand(speech, hit.Move) : !hit.Described;
         return mayBePart
             && LastNamed(mentions, at, underWay) is { } running && running.Move.Id != hit.Move.Id
-            && lexicon.NameStems(running.Move) is [_, _, ..] stems && stems.Length > hit.Words && Enumerable.Range(token, length).All(t => stems.Contains(speech.Tokens[t].Stem))
+            && lexicon.NameStems(running.Move) is [_, _, ..] stems && stems.Length > length && Enumerable.Range(token, length).All(t => stems.Contains(speech.Tokens[t].Stem))
             ? running.Move : null;
     }
 
@@ -794,6 +802,10 @@ public static class MentionFinder
         mentions.AddRange(added);
         mentions.Sort((a, b) => a.At.CompareTo(b.At));
     }
+
+    /// <summary>True where a move needs what is never spoken of: "cheeky face, please" is no face pull where there is no band. Weights have too many names for this.</summary>
+    private static bool LacksKit(Speech speech, Move move) =>
+        move.Kit.Any(k => k is not ("dumbbell" or "kettlebell") && !speech.Text.Contains(k.Split(' ')[^1], StringComparison.Ordinal));
 
     private static bool AtHand(Speech speech, Move move) => !move.Kit.IsEmpty && move.Kit.All(k => speech.Text.Contains(k, StringComparison.Ordinal));
 
@@ -1313,7 +1325,8 @@ public static class MentionFinder
         const double runReach = 600;
         const double sameBreath = 8;
         var added = new List<Mention>();
-        foreach (var mark in marks.Where(m => m.Kind == MarkKind.SwitchSide).Concat(SideTurns.Find(marks)))
+        var turns = SideTurns.Find(marks);
+        foreach (var mark in marks.Where(m => m.Kind == MarkKind.SwitchSide).Concat(turns))
         {
             var last = LastNamed(mentions, mark.At, reach);
             if (last is null || (mark.Kind != MarkKind.SwitchSide && mark.At - last.At < justNamed) || SideTurns.IsOtherDirection(mark, last.Move))
@@ -1352,7 +1365,7 @@ public static class MentionFinder
             }
 
             // After a run of moves on one side, the other side begins with the first of them again.
-            if (mark is { Kind: MarkKind.SwitchSide, Strength: >= 0.9 } && SideRun(mentions, marks, mark) is { Count: > 1 } run)
+            if (mark is { Kind: MarkKind.SwitchSide, Strength: >= 0.9 } && SideRun(mentions, marks, turns, mark) is { Count: > 1 } run)
             {
                 added.AddRange(SecondSide(mentions, marks, mark, run));
                 continue;
@@ -1384,7 +1397,7 @@ public static class MentionFinder
         mark.Kind == MarkKind.SwitchSide && Enumerable.Range(mark.Token, Math.Min(3, speech.Tokens.Count - mark.Token)).Any(t => speech.Tokens[t].Text is "leg" or "legs" or "foot" or "feet" or "knee");
 
     /// <summary>The one-sided moves done one after the other since the side was last changed.</summary>
-    private static List<Mention> SideRun(List<Mention> mentions, IReadOnlyList<Mark> marks, Mark mark)
+    private static List<Mention> SideRun(List<Mention> mentions, IReadOnlyList<Mark> marks, IReadOnlyList<Mark> turns, Mark mark)
     {
         const double longest = 300;
         var since = Clocked.Between(marks, mark.At - longest, mark.At - OneTurn).LastOrDefault(m => m.Kind == MarkKind.SwitchSide && m.Strength >= 1).At;
@@ -1397,7 +1410,7 @@ public static class MentionFinder
             }
 
             // "Change feet", "other way round" before the next was named: what came before has had both its sides.
-            if (m.Move.Sides != MoveSides.Each || (run.Count > 0 && Clocked.Between(marks, run[^1].At + OneTurn, m.At - OneTurn).Any(k => k.Kind == MarkKind.SwitchSide)))
+            if (m.Move.Sides != MoveSides.Each || (run.Count > 0 && (Clocked.Between(marks, run[^1].At + OneTurn, m.At - OneTurn).Any(k => k.Kind == MarkKind.SwitchSide) || Clocked.Between(turns, run[^1].At + OneTurn, m.At - OneTurn).Any())))
             {
                 run.Clear();
             }
@@ -1446,7 +1459,8 @@ public static class MentionFinder
         foreach (var mark in marks.Where(m => m.Kind == MarkKind.Again || (m.Kind == MarkKind.Round && dose is { Supersets: true, WorkSeconds: null })))
         {
             // "That's round one, we do that again": the round is meant, not its last move.
-            if (mark.Kind == MarkKind.Again && dose.Timed && Clocked.Between(marks, mark.At - lately, mark.At).Any(m => m.Kind is MarkKind.Round or MarkKind.Break))
+            // "Second set" is both.
+            if (mark.Kind == MarkKind.Again && dose.Timed && Clocked.Between(marks, mark.At - lately, mark.At).Any(m => m.Kind is MarkKind.Round or MarkKind.Break && Math.Abs(m.Token - mark.Token) > 1))
             {
                 continue;
             }
@@ -1586,6 +1600,9 @@ public static class MentionFinder
     private const string Breathing = "breathing";
     private const string OnOneLeg = "single-leg-stand";
 
+    /// <summary>Seconds in which one repetition is explained: "step up ... and step down".</summary>
+    private const double WayBack = 14;
+
     /// <summary>What everyone does in a rest.</summary>
     private const string ShakeOut = "shake-out";
 
@@ -1616,8 +1633,8 @@ public static class MentionFinder
                 }
             }
 
-            if (part.Move.Id != whole.Move.Id && part.At - whole.At < sameBreath && whole.Weight >= 0.25
-                && ((part.Move.IsStretch && whole.Move.IsStretch && speech.Tokens[part.Token].Text == "stretch" && !RoleReader.MovesOn(speech, part.Token)) || RoleReader.IsPassedThrough(speech, part.Token) || RoleReader.IsSaidOtherwise(speech, whole.Token + whole.Length, part.Token)))
+            if (Clocked.Between(mentions, part.At - WayBack, part.At).Any(o => RoleReader.IsWayBack(speech, o, part)) || (part.Move.Id != whole.Move.Id && part.At - whole.At < sameBreath && whole.Weight >= 0.25
+                && ((part.Move.IsStretch && whole.Move.IsStretch && speech.Tokens[part.Token].Text == "stretch" && !RoleReader.MovesOn(speech, part.Token)) || RoleReader.IsPassedThrough(speech, part.Token) || RoleReader.IsSaidOtherwise(speech, whole.Token + whole.Length, part.Token))))
             {
                 mentions[i] = part with { Weight = part.Weight * 0.35 };
             }

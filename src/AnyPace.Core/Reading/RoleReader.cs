@@ -120,6 +120,11 @@ internal static partial class RoleReader
     /// <summary>True before "or on your toes".</summary>
     public static bool OrToes(Speech speech, int end) => Toes().IsMatch(speech.After(end, 5));
 
+    /// <summary>"Step up ... and step down": the way back from the move before.</summary>
+    public static bool IsWayBack(Speech speech, Mention whole, Mention part) =>
+        whole.Length == 2 && part.Length == 2 && speech.Tokens[whole.Token].Stem == speech.Tokens[part.Token].Stem
+        && (speech.Tokens[whole.Token + 1].Text, speech.Tokens[part.Token + 1].Text) is ("up", "down") or ("ups", "down") or ("out", "in") or ("forward", "back");
+
     /// <summary>True where one name is said with another: "a plank with some shoulder taps".</summary>
     public static bool IsWith(Speech speech, int end, int next) => next > end && With().IsMatch(speech.After(end, next - end));
 
@@ -156,7 +161,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(not (just|only)|no (problem|worries|rest|break|stopping)|why not)\b[^.]*$", Options)]
     private static partial Regex NotOnly();
 
-    [GeneratedRegex(@"\b(the (longer|higher|lower|closer|further|wider|straighter) and$|like|similar to|same as|as if|think of|kind of|feel (it |that )?(in )?(the|your|those)|it's (just |really |basically )?a (moving|kind of|sort of)|(this|it|that|which)('s| is) (basically|really|essentially|pretty much|kind of|sort of)( just)?|imagine|remember|than|almost|version of|as in|looks like|no (weights?|dumbbells?|bands?|kit|equipment)( needed)? (for|in|on)|\bas (a|an|the|our|your|in|that)|(still|just) add(ing)? (a|an|some|in a|in the|in|the|your)|now add (a|an|some|in a|your)|add (a|an|some|in a|in some|your))( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|tiny|small|big|slow|mini|fast|were|if|normal|regular))*$", Options)]
+    [GeneratedRegex(@"\b(the (longer|higher|lower|closer|further|wider|straighter) and$|like|similar to|same as|as if|think of|like (you're|you are|we're|i'm|someone's|you were) \w+ing( (over|on|in|to|up|down|out|at|through|off|round|around|away|into|something|somebody))*|kind of|feel (it |that )?(in )?(the|your|those)|it's (just |really |basically )?a (moving|kind of|sort of)|(this|it|that|which)('s| is) (basically|really|essentially|pretty much|kind of|sort of)( just)?|imagine|remember|than|almost|version of|as in|looks like|no (weights?|dumbbells?|bands?|kit|equipment)( needed)? (for|in|on)|\bas (a|an|the|our|your|in|that)|(still|just) add(ing)? (a|an|some|in a|in the|in|the|your)|now add (a|an|some|in a|your)|add (a|an|some|in a|in some|your))( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|tiny|small|big|slow|mini|fast|were|if|normal|regular))*$", Options)]
     private static partial Regex Comparison();
 
     /// <summary>"Now we add a little tilt of the pelvis": added to a move where it is named, the next one where it is described.</summary>
@@ -184,7 +189,7 @@ internal static partial class RoleReader
     private static partial Regex OtherPerson();
 
     /// <summary>"Take the band off if you like": said after what may be done, it is not of the next name.</summary>
-    [GeneratedRegex(@"\b(\w+ ){3,}if you (like|need|fancy|can|need to|like to|want to)$", Options)]
+    [GeneratedRegex(@"\b(\w+ ){3,}if (you (like|need|fancy|can|need to|like to|want to)|(you|your|the|it|that)( [\w']+){1,5} and( (now|then))?)$", Options)]
     private static partial Regex Tag();
 
     [GeneratedRegex(@"^(?!(step|take|drop|do|just|keep|hold|use|go|you|we|walk|bend|slow|make|modify|no|low|come|stay) )((?!knees?\b|hands?\b)[\w']+ ){0,2}(instead|if (you|that|it|this)|is (also )?(fine|an option|a great option|okay|ok|perfect|good too)|(as )?(an )?option|works too|for (a )?beginners|as well if)\b", Options)]
