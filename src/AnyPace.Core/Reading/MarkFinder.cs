@@ -27,6 +27,7 @@ public static partial class MarkFinder
         All(WarmUp(), MarkKind.WarmUp, 1);
         All(WarmUpOver(), MarkKind.WarmUpOver, 1);
         All(CoolDown(), MarkKind.CoolDown, 1);
+        All(Stretches(), MarkKind.CoolDown, StretchStrength);
         All(SwitchSide(), MarkKind.SwitchSide, 1);
         All(OtherWay(), MarkKind.SwitchSide, 0.4);
         All(LeftSide(), MarkKind.Left, 1);
@@ -312,20 +313,26 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\G\b((that's|that is|that was|end of) (it for )?(your|the|our) warm ?up|warm ?up('s| is)? (done|over|complete|finished)|(you're|we're|you are|we are|that's us|nice and|should be|feeling|all) warm(ed)?( up)?( now)?\b|now (that )?(you're|we're) warm|let's (get )?(in ?to|on ?to) (the|our|it|this|round|your)( first| main| proper)?( workout| work| session| block| circuit| set| round| exercise)?|first (round|block|circuit|set|superset|exercise|interval)|round (number )?1 (is|starts|begins|here|let's)|(tabata|superset|circuit|block|pair|combo) (number )?1\b|first tabata|main (workout|set|session|event|part|block)|workout (starts|begins)|let's get (to|into) work|(the )?real work|pick(ing)? (up the|it up|the) ?(pace|tempo)?|let's (build|learn)|(build|learn) the (routine|phrase|combo)|first (bit|piece|part|combo|phrase|combination) of the|first (combo|combination|phrase)|here comes the first)\b", Options)]
     private static partial Regex WarmUpOver();
 
-    [GeneratedRegex(@"\G\b(cool(ing)? ?(it )?down|cool ?downs?|stretch(ing)? (it )?(all )?out|stretch (those|the|your|that|them)( [\w']+){0,3} (out|off)\b|let's stretch|time to stretch|final stretch(es)?|some stretch(es|ing)|a (quick |nice |little |good |gentle )?stretch|bring (the|your|that) heart rate (back )?down|slow (it|things) down|wind(ing)? down|let your heart rate)\b", Options)]
+    /// <summary>"Stretch that leg out": in a class of stretches it is just one of them.</summary>
+    private const double StretchStrength = 0.5;
+
+    [GeneratedRegex(@"\G\bstretch (those|the|your|that|them)( [\w']+){0,3} (out|off)\b", Options)]
+    private static partial Regex Stretches();
+
+    [GeneratedRegex(@"\G\b(cool(ing)? ?(it )?down|cool ?downs?|stretch(ing)? (it )?(all )?out|let's stretch|time to stretch|final stretch(es)?|some stretch(es|ing)|a (quick |nice |little |good |gentle )?stretch|bring (the|your|that) heart rate (back )?down|slow (it|things) down|wind(ing)? down|let your heart rate)\b", Options)]
     private static partial Regex CoolDown();
 
-    [GeneratedRegex(@"\G\b((other|second) (side|leg|arm|foot|hand|knee|hip)|opposite side|switch(ing)?( it)?( up)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|swap(ping)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|change ?(over|sides?|legs?|arms?)|(and|now) switch\b|(and|then|now) (on )?the other 1\b|and the other\b(?! (\w+ )?(way|direction|side|leg|arm|foot|hand|knee|hip|thing|things|people|day|week|option|1s|exercise|move|half|weight|\d))|same (thing )?on the (other|left|right)|repeat (that |this )?on the (other|left|right))", Options)]
+    [GeneratedRegex(@"\G\b((?<!\b(behind|past|beside|against|inside|touching|towards?|around|near) (the|your) )(other|second) (side|leg|arm|foot|hand|knee|hip)|opposite side|switch(ing)?( it)?( up)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|swap(ping)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|change ?(over|sides?|legs?|arms?)|(and|now) switch\b|(and|then|now) (on )?the other 1\b|and the other\b(?! (\w+ )?(way|direction|side|leg|arm|foot|hand|knee|hip|thing|things|people|day|week|option|1s|exercise|move|half|weight|\d))|same (thing )?on the (other|left|right)|repeat (that |this )?on the (other|left|right))", Options)]
     private static partial Regex SwitchSide();
 
     /// <summary>The other way round: for circles it changes nothing, for one-sided moves it may be the other side.</summary>
     [GeneratedRegex(@"\G(?<!\blook (to |over )?the )\b(other|opposite|second) (direction|way)\b", Options)]
     private static partial Regex OtherWay();
 
-    [GeneratedRegex(@"\G(?:(?<!\blook (over )?(to )?(your |the )?)(?<!\b(at|by|beside) (your |the ))\bleft (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b(?! on (the|your|a) (chair|wall|bar|barre|counter|desk|hip|table))|(?<!\blook )\b(on|to|with) (the|your) left\b|\b(and|now|then) (the |to the )?left\b)", Options)]
+    [GeneratedRegex(@"\G(?:(?<!\blook (over )?(to )?(your |the )?)(?<!\b(at|by|beside) (your |the ))\bleft (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b(?! on (the|your|a) (chair|wall|bar|barre|counter|desk|hip|table))|(?<!\b(look|lean|leaning)( over)? )\b(on|to|with) (the|your) left\b|\b(and|now|then) (the |to the )?left\b)", Options)]
     private static partial Regex LeftSide();
 
-    [GeneratedRegex(@"\G(?:(?<!\blook (over )?(to )?(your |the )?)(?<!\b(at|by|beside) (your |the ))\bright (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b(?! on (the|your|a) (chair|wall|bar|barre|counter|desk|hip|table))|(?<!\blook )\b(on|to|with) (the|your) right\b|\b(and|now|then) (the |to the )?right\b(?! (there|here|now|away|into|up|back|down|foot forward)))", Options)]
+    [GeneratedRegex(@"\G(?:(?<!\blook (over )?(to )?(your |the )?)(?<!\b(at|by|beside) (your |the ))\bright (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b(?! on (the|your|a) (chair|wall|bar|barre|counter|desk|hip|table))|(?<!\b(look|lean|leaning)( over)? )\b(on|to|with) (the|your) right\b|\b(and|now|then) (the |to the )?right\b(?! (there|here|now|away|into|up|back|down|foot forward)))", Options)]
     private static partial Regex RightSide();
 
     [GeneratedRegex(@"\G\b((round|set|circuit|block) (number )?[1-9]|(1st|2nd|3rd|4th|first|second|third|fourth|fifth|final|last|next|another|1 more|1 more) (round|set|circuit|block|time (through|round|around))|back (to the (top|start|beginning|first)|round to)|from the (top|start|beginning)|(that's|that is|that was|end of) (the )?(round|set|circuit|block) ?(1|2|3|4|5|1)?|repeat (the|that|this|it|all)|all over again|same (3|4|5|6|7|8|9|10)( moves| exercises)? again|same again|(2|3|4) (down|done))\b", Options)]

@@ -242,7 +242,7 @@ public static class MentionFinder
         }
 
         WeighDescriptions(marks, mentions, speech.End.Value, Math.Max(DescribesWithin, dose.WorkSeconds - NextIsNear ?? 0));
-        MuscleStretches(speech, lexicon, marks, mentions, position);
+        MuscleStretches(speech, lexicon, marks, mentions, position, opening);
 
         return ThinLists(WithRepeats(WithOtherSides(speech, SettleAnnouncements(mentions, marks), marks), marks, dose), opening);
     }
@@ -763,10 +763,13 @@ public static class MentionFinder
         speech.Text[..Math.Min(speech.Text.Length, 500)].Contains("stretch", StringComparison.Ordinal) && !speech.Text[..Math.Min(speech.Text.Length, 500)].Contains("workout", StringComparison.Ordinal);
 
     /// <summary>After "let's cool down" a muscle alone ("into the hamstrings") names its stretch, where no stretch is named around it.</summary>
-    private static void MuscleStretches(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, List<Mention> mentions, PositionTrack position)
+    private static void MuscleStretches(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, List<Mention> mentions, PositionTrack position, double opening)
     {
         const double around = 9;
         const double weight = 0.6;
+
+        // "Feel the hamstrings" so soon after a stretch is where that one is felt.
+        const double justFelt = 25;
         const double lateFrom = 0.6;
         var cool = marks.FirstOrDefault(m => m.Kind == MarkKind.CoolDown && m.At > lateFrom * speech.End.Value).At;
 
@@ -785,7 +788,7 @@ public static class MentionFinder
         for (var t = 1; t < speech.Tokens.Count; t++)
         {
             var at = speech.At(t);
-            if (at < cool || !(MuscleAfter.Contains(speech.Tokens[t - 1].Text) || speech.Tokens[t - 1].Pauses || speech.Tokens[t].Stops || speech.Tokens[t - 1].Cue != speech.Tokens[t].Cue) || !StretchOf.TryGetValue(speech.Tokens[t].Stem, out var stretch)
+            if (at < Math.Max(cool, opening) || (RoleReader.IsFelt(speech, t) && LastNamed(mentions, at, justFelt, m => m.Move.IsStretch) is not null) || !(MuscleAfter.Contains(speech.Tokens[t - 1].Text) || speech.Tokens[t - 1].Pauses || speech.Tokens[t].Stops || speech.Tokens[t - 1].Cue != speech.Tokens[t].Cue) || !StretchOf.TryGetValue(speech.Tokens[t].Stem, out var stretch)
                 || Clocked.Between(mentions, at - around, at + around).Any(m => m.Move.IsStretch && m.Weight >= 0.5 && (!m.Weak || m.Move.Id == stretch.Standing || m.Move.Id == stretch.Lying))
                 || added.Exists(m => at - m.At < around))
             {
@@ -1061,17 +1064,20 @@ public static class MentionFinder
                 break;
             }
 
-            var next = raw.Skip(i + 1).FirstOrDefault(r => r.Hit.Move.Id != hit.Move.Id);
+
+            // Right after "let's warm up" only a clear name is the next of a list: "march, knees up, swing your arms".
+            var warming = Clocked.Between(marks, at - SoonAfterWarmUp, at).Any(m => m.Kind == MarkKind.WarmUp);
+            var next = raw.Skip(i + 1).FirstOrDefault(r => r.Hit.Move.Id != hit.Move.Id && (!warming || IsClear(speech, r)));
             var easy = hit.Move.IsGentle || hit.Move is { Pattern: "locomotion", Impact: <= Impact.Low };
 
             // What follows "warming up" is the warm-up.
-            easy |= Clocked.Between(marks, at - SoonAfterWarmUp, at).Any(m => m.Kind == MarkKind.WarmUp) || SaysWarmUp(speech, token);
+            easy |= warming || SaysWarmUp(speech, token);
 
             // Any other move must be seen to go on: counted, cued.
             easy |= (next.Length == 0 || speech.At(next.Token) - at >= underWay) && Clocked.Between(marks, at + 2, at + underWay).Any(m => m.Kind == MarkKind.Doing);
             var last = raw.FindLastIndex(i, r => r.Token < token && IsClear(speech, r));
             if (easy && (!hit.Weak || length > 2) && (next.Length == 0 || speech.At(next.Token) - at >= alone) && (last < 0 || at - speech.At(raw[last].Token) >= alone)
-                && !RoleReader.IsOfTheClass(speech, token) && RoleReader.Of(speech, token, length, true, false) is Role.Doing or Role.Announced)
+                && !RoleReader.IsOfTheClass(speech, token, warming) && RoleReader.Of(speech, token, length, true, false) is Role.Doing or Role.Announced)
             {
                 return at - 1;
             }
@@ -1113,7 +1119,7 @@ public static class MentionFinder
             var a = raw[i];
             var end = a.Token + a.Length;
             var next = i + 1 < raw.Count ? raw[i + 1].Token : int.MaxValue;
-            if (RoleReader.IsNamedPair(speech, a.Token) || RoleReader.IsLike(speech, a.Token))
+            if (RoleReader.IsNamedPair(speech, a.Token) || RoleReader.IsLike(speech, a.Token) || IsThing(speech, a.Token, a.Length))
             {
                 continue;
             }
@@ -1143,6 +1149,10 @@ public static class MentionFinder
             }
         }
     }
+
+    /// <summary>"Hold the chair, lunges": a thing to hold, though it is short for a move as well.</summary>
+    private static bool IsThing(Speech speech, int token, int length) =>
+        length == 1 && speech.Tokens[token].Text is "chair" or "bench" or "step" or "wall" or "ball" or "band" && token > 0 && speech.Tokens[token - 1].Text is "the" or "your" or "a";
 
     private static bool IsPartOf(MoveLexicon lexicon, Move part, Move whole) =>
         lexicon.NameStems(whole) is var stems && lexicon.NameStems(part) is var few && few.Length < stems.Length && few.All(stems.Contains);
@@ -1337,6 +1347,12 @@ public static class MentionFinder
             if (IsOtherLeg(speech, mark) && !last.Move.Prime.Concat(last.Move.Helper).Any(Vocabulary.LowerBody.Contains))
             {
                 // "And the other leg" is not said of what the arms did.
+                continue;
+            }
+
+            // "Come on to your hands and knees, slide your right knee up": the side is of what comes next.
+            if (mark.Kind != MarkKind.SwitchSide && Clocked.Between(marks, Math.Max(last.At + 1, mark.At - sameBreath), mark.At).Any(m => m.Kind == MarkKind.Opening))
+            {
                 continue;
             }
 

@@ -15,6 +15,9 @@ internal static partial class PhaseFinder
     private static readonly HashSet<string> SettlesDown =
         ["savasana", "breathing", "child-pose", "knees-to-chest", "supine-twist", "happy-baby", "legs-up", "full-body-stretch", "seated-twist", "neck-stretch", "overhead-reach"];
 
+    /// <summary>Share of a class of stretches from which "stretch it out" may begin its end.</summary>
+    private const double Late = 0.7;
+
     /// <summary>Share of the class from which gentle moves are its work.</summary>
     private const double GentleClass = 0.8;
 
@@ -112,10 +115,9 @@ internal static partial class PhaseFinder
             warmUntil = overSaid.Where(t => t > bouts[0].Span.Start.Value + UncalledWarmUp && t < bouts[0].Span.Start.Value + LongestWarmUp).DefaultIfEmpty(double.NaN).Min();
         }
 
-        var coolSaid = marks.Where(m => m.Kind == MarkKind.CoolDown && m.At > end * 0.45).Select(m => m.At).ToList();
-
         // In a class of stretches and mobility those are the work; only what is said, and lying still at the end, sets phases apart.
         var gentle = bouts.Where(b => lexicon[b.MoveId].IsGentle).Sum(b => b.Span.Length.Value) >= GentleClass * bouts.Sum(b => b.Span.Length.Value);
+        var coolSaid = marks.Where(m => m.Kind == MarkKind.CoolDown && (m.Strength >= 1 || !gentle || m.At > end * Late) && m.At > end * 0.45).Select(m => m.At).ToList();
 
         double Warm(int i)
         {

@@ -25,7 +25,7 @@ internal static partial class RoleReader
             return Role.Compared;
         }
 
-        if ((Alternative().IsMatch(before) && !Tag().IsMatch(before)) || (!described && AlternativeAfter().IsMatch(after)))
+        if ((Alternative().IsMatch(before) && !Tag().IsMatch(before)) || (!described && ((AlternativeAfter().IsMatch(after) && !ThisIs().IsMatch(before)) || (InsteadAfter().IsMatch(after) && If().IsMatch(before)))))
         {
             return Role.Alternative;
         }
@@ -89,6 +89,8 @@ internal static partial class RoleReader
     public static bool IsTwoClauses(Speech speech, int token, int length) =>
         (length > 2 && speech.Tokens[token + length - 1].Text is "step" or "kick" or "lift" or "press" && token + length < speech.Tokens.Count && speech.Tokens[token + length].Text is "it" or "them")
         || (length == 2 && speech.Tokens[token].Text is "back" or "forward" or "side" or "up" or "down" or "out" && Moving().IsMatch(speech.Before(token, 2)) && DoneTo().IsMatch(speech.After(token + 1, 2)))
+        || (length == 2 && speech.Tokens[token + 1].Text is "stretch" && Stretched().IsMatch(speech.After(token + 2, 2)))
+        || (length == 2 && speech.Tokens[token + 1].Text is "taps" or "touches" && TheFloor().IsMatch(speech.After(token + 2, 2)))
         || (length == 2 && speech.Tokens[token].Text is "front" && speech.Tokens[token + 1].Text is "thigh")
         || (speech.Tokens[token].Number is not null && token > 0 && speech.Tokens[token - 1].Number is not null && speech.Tokens[token + length - 1].Text is [.., not 's'])
         || (length == 2 && speech.Tokens[token + 1].Text is "step" or "tap" && ToSide().IsMatch(speech.After(token + 2, 3)) && Enumerable.Range(Math.Max(0, token - 6), Math.Min(6, token)).Any(t => speech.Tokens[t].Text == speech.Tokens[token + 1].Text))
@@ -113,6 +115,9 @@ internal static partial class RoleReader
     /// <summary>What is said of every move: "shoulders away from your ears".</summary>
     public static IEnumerable<(int Token, int Length)> FormCues(Speech speech) =>
         speech.Find(FormCue()).Select(m => (speech.TokenAt(m.Index), speech.TokenAt(m.Index + m.Length - 1) - speech.TokenAt(m.Index) + 1));
+
+    /// <summary>True after "feel it in your".</summary>
+    public static bool IsFelt(Speech speech, int token) => Felt().IsMatch(speech.Before(token, 7));
 
     /// <summary>True after "and now we add ten".</summary>
     public static bool IsAdded(Speech speech, int token) => Added().IsMatch(speech.Before(token, 6));
@@ -141,7 +146,9 @@ internal static partial class RoleReader
     public static bool IsPassedThrough(Speech speech, int token) => PassedThrough().IsMatch(speech.Before(token, 4));
 
     /// <summary>True where the words before a name speak of the class as a whole: "today we've got", "a class of".</summary>
-    public static bool IsOfTheClass(Speech speech, int token) => OfTheClass().IsMatch(speech.Before(token, 9));
+    /// <param name="warming">True right after "we'll warm up", whose "we'll" says no more.</param>
+    public static bool IsOfTheClass(Speech speech, int token, bool warming) =>
+        OfTheClass().Matches(speech.Before(token, 9)).Any(m => !warming || m.Value != "we'll");
 
     /// <summary>True where what was named is only passed through on the way: "hug the knees in for a moment".</summary>
     public static bool IsForAMoment(Speech speech, int end) => ForAMoment().IsMatch(speech.After(end, 5));
@@ -189,11 +196,21 @@ internal static partial class RoleReader
     private static partial Regex OtherPerson();
 
     /// <summary>"Take the band off if you like": said after what may be done, it is not of the next name.</summary>
-    [GeneratedRegex(@"\b(\w+ ){3,}if (you (like|need|fancy|can|need to|like to|want to)|(you|your|the|it|that)( [\w']+){1,5} and( (now|then))?)$", Options)]
+    [GeneratedRegex(@"\b(\w+ ){3,}if (you (like|need|fancy|can|need to|like to|want to)|(you|your|the|it|that)( [\w']+){1,5} and( (now|then))?)$|\b(\w+ ){3,}(?<!\b(and|or|but|so|then) )if you (need|like|want|fancy|prefer) (it|1|that|them|support|help)( [\w']+){0,6}$", Options)]
     private static partial Regex Tag();
 
-    [GeneratedRegex(@"^(?!(step|take|drop|do|just|keep|hold|use|go|you|we|walk|bend|slow|make|modify|no|low|come|stay) )((?!knees?\b|hands?\b)[\w']+ ){0,2}(instead|if (you|that|it|this)|is (also )?(fine|an option|a great option|okay|ok|perfect|good too)|(as )?(an )?option|works too|for (a )?beginners|as well if)\b", Options)]
+    [GeneratedRegex(@"^(?!(step|take|drop|do|just|keep|hold|use|go|you|we|walk|bend|slow|make|modify|no|low|come|stay) )((?!knees?\b|hands?\b)[\w']+ ){0,2}(instead|(?<!as )if (you|that|it|this)|is (also )?(fine|an option|a great option|okay|ok|perfect|good too)|(as )?(an )?option|works too|for (a )?beginners|as well if)\b", Options)]
     private static partial Regex AlternativeAfter();
+
+    [GeneratedRegex(@"^([\w']+ ){0,5}instead\b", Options)]
+    private static partial Regex InsteadAfter();
+
+    /// <summary>"This is pigeon. If that's too much ...": what is offered is yet to come.</summary>
+    [GeneratedRegex(@"\b(this (1 )?is|(it|this)'s called|we call (this|it)|called)( (a|an|the|your|our))?$", Options)]
+    private static partial Regex ThisIs();
+
+    [GeneratedRegex(@"\bif\b", Options)]
+    private static partial Regex If();
 
     [GeneratedRegex(@"\b((that|those|these) (was|were)( our| your| the)?|(you've|we've|i've|have|had) been|we (just )?did|you (just )?did|just (did|done)|done with|finished( with)?|earlier|yesterday|used to (do|be)|i (once|used)|remember (the|those)|back from|(that's|that is) (the|your|our|all)( [\w']+){0,2} (done|over)|from (the|our|that)( first| last| warm up)?)( (a|an|the|your|our|those|all|with))*$", Options)]
     private static partial Regex Past();
@@ -219,8 +236,14 @@ internal static partial class RoleReader
     [GeneratedRegex(@"^(to (the|your) )?(left|right|side)\b", Options)]
     private static partial Regex ToSide();
 
-    [GeneratedRegex(@"^(bend|stand|lift|press|push|pull|raise|curl|twist|reach|kick|drop|roll|stretch|open|tap|touch|circle|turn|swing|hold) (your|the|both|it|on|that|this|1|up|down|him|her)\b", Options)]
+    [GeneratedRegex(@"^(bend|stand|lift|press|push|pull|raise|curl|twist|reach|kick|drop|roll|stretch|open|tap|touch|circle|turn|swing|hold) (your|the|both|it|on|that|this|1|up|down|over|onto|him|her)\b", Options)]
     private static partial Regex DoneTo();
+
+    [GeneratedRegex(@"^(the|your|that|both|it|1)( (left|right|other|leg|arm))?\b", Options)]
+    private static partial Regex Stretched();
+
+    [GeneratedRegex(@"^the (floor|ground|mat)\b", Options)]
+    private static partial Regex TheFloor();
 
     [GeneratedRegex(@"\b(a|an|the|your|our|1|full|regular|next|this|that|knee|more|another|into|with|perfect|is|of)$", Options)]
     private static partial Regex MakesThing();
@@ -248,6 +271,9 @@ internal static partial class RoleReader
 
     [GeneratedRegex(@"\G\b((keep |let |draw |pull |roll |drop )?(the |your |those )?shoulders (down )?(\w+ )?(away|down) (away )?from (the|your) ears|belly button (to|towards|toward|drawing|drawn|in)( \w+){0,2} spine|shoulders (over|above|on top of) (the|your)? ?(wrists?|hands)|hips (over|above) (the|your)? ?knees|knees? (over|above|in line with|behind) (the|your)? ?(toes?|ankles?))\b", Options)]
     private static partial Regex FormCue();
+
+    [GeneratedRegex(@"\b(feel|feeling|felt)( (it|that|this|a|stretch|in|through|all|along|down|the|your|those|whole|of|back))*$", Options)]
+    private static partial Regex Felt();
 
     [GeneratedRegex(@"\b(add(ing|ed)?|adding on|add on)( (in|on|a|an|the|some|your|our|another|\d+|number \d|which is|is))*$", Options)]
     private static partial Regex Added();
