@@ -142,7 +142,10 @@ public static partial class LexiconLoader
             move.Easier,
             move.Harder,
             [.. move.Elsewhere ?? []],
-            []);
+            [])
+        {
+            IsImage = move.Image,
+        };
     }
 
     private static Move ToCombined(string file, FamilyYaml family, MoveYaml move, Dictionary<string, Move> known)
@@ -272,6 +275,8 @@ public static partial class LexiconLoader
         public string? Harder { get; set; }
 
         public List<string>? Elsewhere { get; set; }
+
+        public bool Image { get; set; }
 
         public List<string>? Parts { get; set; }
     }

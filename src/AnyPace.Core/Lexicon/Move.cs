@@ -73,6 +73,9 @@ public sealed record Move(
     /// <summary>Whole ways of saying it without its name; see <see cref="DescriptionLikeness"/>.</summary>
     public ImmutableArray<string> Spoken { get; init; } = [];
 
+    /// <summary>True where its name is what it looks like: "drop the knees from side to side like a windscreen wiper" names it.</summary>
+    public bool IsImage { get; init; }
+
     /// <summary>True where its name is the other's with words before it: reverse lunge for lunge.</summary>
     public bool NamesMoreThan(Move general) =>
         Id != general.Id && Name.Replace('-', ' ').EndsWith(' ' + general.Name.Replace('-', ' '), StringComparison.OrdinalIgnoreCase);

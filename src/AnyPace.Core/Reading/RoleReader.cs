@@ -116,6 +116,20 @@ internal static partial class RoleReader
     public static IEnumerable<(int Token, int Length)> FormCues(Speech speech) =>
         speech.Find(FormCue()).Select(m => (speech.TokenAt(m.Index), speech.TokenAt(m.Index + m.Length - 1) - speech.TokenAt(m.Index) + 1));
 
+    /// <summary>True where a name says which side: "stand on your left leg".</summary>
+    public static bool NamesSide(Speech speech, int token, int length)
+    {
+        for (var t = token; t < token + length; t++)
+        {
+            if (speech.Tokens[t].Text is "left" or "right")
+            {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /// <summary>True after "feel it in your".</summary>
     public static bool IsFelt(Speech speech, int token) => Felt().IsMatch(speech.Before(token, 7));
 

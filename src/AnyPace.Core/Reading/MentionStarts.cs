@@ -1,0 +1,112 @@
+using AnyPace.Core.Lexicon;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>Decides when what is named begins: at once, at the next start, when the rest is over.</summary>
+internal static class MentionStarts
+{
+    /// <summary>An announced move begins at the next start within this many seconds, else where it was named.</summary>
+    internal const double AnnounceReach = 45;
+
+    /// <summary>Seconds in which an announced move may be named twice more before it begins.</summary>
+    private const double Repeating = 8;
+
+    /// <summary>A start said this many seconds after the beat is not the one that the beat expects.</summary>
+    private const double OffBeat = 8;
+
+    internal static double EffectiveAt(IReadOnlyList<Mark> marks, List<Mention> mentions, int index, SaidDose? dose, BeatGrid? beat, HashSet<int> called)
+    {
+        var (at, role) = (mentions[index].At, mentions[index].Role);
+        var reach = at + (role == Role.Announced ? AnnounceReach : 12);
+        var expected = role == Role.Announced && dose is not null ? beat?.StartAfter(at) : null;
+
+        // Another move named as done before that start takes the floor first; the move called out by itself is its start.
+        for (var i = index + 1; i < mentions.Count && mentions[i].At < reach; i++)
+        {
+            if (role == Role.Announced && mentions[i].Move.Id == mentions[index].Move.Id && called.Contains(mentions[i].Token))
+            {
+                expected ??= mentions[i].At;
+            }
+
+            if (mentions[i].Move.Id != mentions[index].Move.Id && mentions[i].Role is Role.Doing && mentions[i].Weight >= 0.8)
+            {
+                reach = mentions[i].At + 3;
+            }
+
+            // Announced this much later, the other is what that start begins; this one has begun long since.
+            if (mentions[i].Move.Id != mentions[index].Move.Id && mentions[i].Role is Role.Announced && mentions[i].Weight >= 0.8 && mentions[i].At - at > MentionFinder.AnnouncedApart)
+            {
+                reach = Math.Min(reach, mentions[i].At - 1);
+            }
+        }
+
+        foreach (var mark in Clocked.Between(marks, at, reach))
+        {
+            if (mark is { Kind: MarkKind.Doing, Strength: >= 1 })
+            {
+                break;
+            }
+
+            // Named again and again before anyone counts: it has begun.
+            if (mark is { Kind: MarkKind.Start, Strength: <= 0.5 } && mark.At - at > Repeating && Clocked.Between(mentions, at + 1, mark.At).Count(m => m.Move.Id == mentions[index].Move.Id && !m.Weak) >= 2)
+            {
+                return at;
+            }
+
+            // A start that comes long after the beat is a later one.
+            if (mark is { Kind: MarkKind.Start, Strength: >= 0.5 } && !(mark.At > expected + OffBeat))
+            {
+                return mark.At;
+            }
+        }
+
+        return expected is { } next && next < reach ? next : RestOver(marks, at, role, dose) is { } over ? over : at;
+    }
+
+    /// <summary>Named in a rest of known length, with no start said: the bout begins when the rest is over.</summary>
+    private static double? RestOver(IReadOnlyList<Mark> marks, double at, Role role, SaidDose? dose)
+    {
+        const double sameBreath = 4;
+        if (dose is not { WorkSeconds: not null, RestSeconds: > 5 and <= BeatGrid.LongestRest and { } rest })
+        {
+            return null;
+        }
+
+        var stop = Clocked.Between(marks, at - BeatGrid.LongestRest, at).LastOrDefault(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 });
+        return stop.At > 0 && at - stop.At < (role == Role.Announced ? rest : sameBreath) ? stop.At + rest : null;
+    }
+
+    /// <summary>Where several moves are named between a stop and the next start, only one of them starts: the one most clearly announced, of equals the last.</summary>
+    internal static void SettleAnnouncements(List<Mention> mentions, IReadOnlyList<Mark> marks)
+    {
+        foreach (var group in mentions
+            .Select((m, i) => (m, i))
+            .Where(x => x.m.Role is Role.Announced or Role.Doing && x.m.EffectiveAt > x.m.At + 1)
+            .GroupBy(x => x.m.EffectiveAt)
+            .ToList())
+        {
+            var members = group.ToList();
+            if (members.Select(x => x.m.Move.Id).Distinct().Count() < 2)
+            {
+                continue;
+            }
+
+            var stop = Clocked.Between(marks, members[0].m.At - 5, group.Key).LastOrDefault(k => k is { Kind: MarkKind.Stop, Strength: >= 0.9 } && k.At < group.Key).At;
+            var running = members.Where(x => x.m.At < stop).ToList();
+            var inRest = members.Except(running).ToList();
+            var chosen = inRest.Where(x => !x.m.Weak).OrderBy(x => x.m.Weight).Select(x => x.m.Move.Id).LastOrDefault() ?? members[^1].m.Move.Id;
+            foreach (var (m, i) in members)
+            {
+                if (m.At < stop)
+                {
+                    // Said before the stop, it belongs to what was running.
+                    mentions[i] = m with { EffectiveAt = m.At };
+                }
+                else if (m.Move.Id != chosen)
+                {
+                    mentions[i] = m with { EffectiveAt = m.At, Weight = m.Weight * 0.35 };
+                }
+            }
+        }
+    }
+}

@@ -1,0 +1,270 @@
+using AnyPace.Core.Lexicon;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>Weighs mentions by those around them: names that say the next or the last one again, descriptions of what is under way, lists.</summary>
+internal static class MentionWeights
+{
+    /// <summary>A description with nothing else named around it.</summary>
+    private const double DescribedWeight = 0.75;
+
+    /// <summary>"Go! Swing those arms": what is said within so many seconds of a start in the middle of a class is no mobility.</summary>
+    private const double JustBegun = 12;
+
+    /// <summary>"Triangle", "attitude", "teaser": where several moves of one school are named in full, a word of that school is its move.</summary>
+    internal static void OfOneSchool(List<Mention> mentions)
+    {
+        const int several = 3;
+        var schools = mentions.Where(m => !m.Weak && m.Role is Role.Doing or Role.Announced or Role.Previewed && m.Move.Activity.Id is "hatha" or "pilates" or "barre")
+            .GroupBy(m => m.Move.Activity.Id)
+            .Where(g => g.Select(m => m.Move.Id).Distinct().Count() >= several)
+            .Select(g => g.Key)
+            .ToHashSet();
+        for (var i = 0; i < mentions.Count; i++)
+        {
+            if (mentions[i] is { Weak: true, Length: 1, Role: Role.Doing or Role.Announced } m && schools.Contains(m.Move.Activity.Id))
+            {
+                mentions[i] = m with { Weak = false, Weight = MentionFinder.Base(m.Role) * MentionFinder.ShortFormWeight };
+            }
+        }
+    }
+
+    /// <summary>"Sorry, I said fast feet, it's step jacks": what is taken back was not meant when it was first said, either.</summary>
+    internal static void TakeBack(Speech speech, List<Mention> mentions)
+    {
+        const double reach = 30;
+        for (var i = 0; i < mentions.Count; i++)
+        {
+            if (!RoleReader.IsTakenBack(speech, mentions[i].Token, mentions[i].Length))
+            {
+                continue;
+            }
+
+            var (id, at) = (mentions[i].Move.Id, mentions[i].At);
+            for (var j = i; j >= 0 && at - mentions[j].At < reach; j--)
+            {
+                if (mentions[j].Move.Id == id && mentions[j].Role is Role.Doing or Role.Announced or Role.Negated)
+                {
+                    mentions[j] = mentions[j] with { Role = Role.Negated, Weight = 0 };
+                }
+            }
+        }
+    }
+
+    /// <summary>What is stretched when only the muscle is named, standing and lying.</summary>
+    private static readonly Dictionary<string, (string Standing, string Lying)> StretchOf = new()
+    {
+        [WordStem.Of("quads")] = ("quad-stretch", "side-lying-quad-stretch"),
+        [WordStem.Of("quadriceps")] = ("quad-stretch", "side-lying-quad-stretch"),
+        [WordStem.Of("hamstring")] = ("hamstring-stretch", "supine-hamstring-stretch"),
+        [WordStem.Of("hamstrings")] = ("hamstring-stretch", "supine-hamstring-stretch"),
+        [WordStem.Of("calf")] = ("calf-stretch", "calf-stretch"),
+        [WordStem.Of("calves")] = ("calf-stretch", "calf-stretch"),
+        [WordStem.Of("triceps")] = ("triceps-stretch", "triceps-stretch"),
+    };
+
+    /// <summary>What stands before a muscle that is stretched: "that's your hamstring", "for the quads".</summary>
+    private static readonly HashSet<string> MuscleAfter = ["your", "the", "those", "that", "into", "is", "that's", "hello", "for", "our", "of", "thigh", "them"];
+
+    private static bool StretchClass(Speech speech) =>
+        speech.Text[..Math.Min(speech.Text.Length, 500)].Contains("stretch", StringComparison.Ordinal) && !speech.Text[..Math.Min(speech.Text.Length, 500)].Contains("workout", StringComparison.Ordinal);
+
+    /// <summary>After "let's cool down" a muscle alone ("into the hamstrings") names its stretch, where no stretch is named around it.</summary>
+    internal static void MuscleStretches(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, List<Mention> mentions, PositionTrack position, double opening)
+    {
+        const double around = 9;
+        const double weight = 0.6;
+
+        // "Feel the hamstrings" so soon after a stretch is where that one is felt.
+        const double justFelt = 25;
+        const double lateFrom = 0.6;
+        var cool = marks.FirstOrDefault(m => m.Kind == MarkKind.CoolDown && m.At > lateFrom * speech.End.Value).At;
+
+        // A class of stretches is all cool-down in this.
+        if (StretchClass(speech))
+        {
+            cool = 1;
+        }
+
+        if (cool <= 0)
+        {
+            return;
+        }
+
+        var added = new List<Mention>();
+        for (var t = 1; t < speech.Tokens.Count; t++)
+        {
+            var at = speech.At(t);
+            if (at < Math.Max(cool, opening) || (RoleReader.IsFelt(speech, t) && Named.LastNamed(mentions, at, justFelt, m => m.Move.IsStretch) is not null) || !(MuscleAfter.Contains(speech.Tokens[t - 1].Text) || speech.Tokens[t - 1].Pauses || speech.Tokens[t].Stops || speech.Tokens[t - 1].Cue != speech.Tokens[t].Cue) || !StretchOf.TryGetValue(speech.Tokens[t].Stem, out var stretch)
+                || Clocked.Between(mentions, at - around, at + around).Any(m => m.Move.IsStretch && m.Weight >= 0.5 && (!m.Weak || m.Move.Id == stretch.Standing || m.Move.Id == stretch.Lying))
+                || added.Exists(m => at - m.At < around))
+            {
+                continue;
+            }
+
+            var id = position.At(t) is "supine" or "side-lying" or "prone" ? stretch.Lying : stretch.Standing;
+            if (lexicon.Find(id) is { } move)
+            {
+                added.Add(new Mention(move, t, 1, at, at, Role.Doing, true, weight));
+            }
+        }
+
+        mentions.AddRange(added);
+        mentions.Sort((a, b) => a.At.CompareTo(b.At));
+    }
+
+    /// <summary>"Lunges, and go. Reverse lunges ..." : a general name right before a fuller one already means that one.</summary>
+    internal static void NameForward(IReadOnlyList<Mark> marks, List<Mention> mentions)
+    {
+        const double soon = 20;
+        for (var i = 0; i + 1 < mentions.Count; i++)
+        {
+            var (m, next) = (mentions[i], mentions.Skip(i + 1).FirstOrDefault(o => !o.Weak && o.Role is Role.Doing or Role.Announced));
+            if (!m.Weak && m.Role is Role.Doing or Role.Announced && next is not null && next.At - m.At < soon && next.Move.Pattern == m.Move.Pattern && next.Move.NamesMoreThan(m.Move)
+                && !Clocked.Between(marks, m.At + 1, next.At).Any(k => k.Kind is MarkKind.Opening or MarkKind.Break or MarkKind.WarmUpOver))
+            {
+                mentions[i] = m with { Move = next.Move };
+            }
+        }
+    }
+
+    /// <summary>
+    /// Many stretches are never named, only described ("ankle over the opposite knee"). Such words count where no other move was just named;
+    /// right after a name they say how that one is done.
+    /// </summary>
+    internal static void WeighDescriptions(IReadOnlyList<Mark> marks, List<Mention> mentions, double end, double within)
+    {
+        // "Breathe in, breathe out" is a move of its own at both ends of a class; in between it is how moves are done.
+        const double opening = 0.12;
+        const double closing = 0.8;
+
+        // No clock rules the warm-up and the cool-down: "arms, big circles" is the next thing done.
+        const double warmingUp = 0.2;
+        for (var i = 0; i < mentions.Count; i++)
+        {
+            if (mentions[i] is not { Weak: true, Role: Role.Doing or Role.Announced } m)
+            {
+                continue;
+            }
+
+            var midClass = (m.Move.Pattern == "breathing" || (m.Move.IsGentle && !m.Move.IsStretch && Clocked.Between(marks, m.At - JustBegun, m.At).Any(k => k is { Kind: MarkKind.Start, Strength: >= 1 }))) && m.At > opening * end && m.At < closing * end;
+            var underway = midClass || Clocked.Between(mentions, m.At - MentionFinder.DescribesWithin - MentionStarts.AnnounceReach, m.At + 5).Any(o => !o.Weak && o.Weight >= MentionFinder.WeakWeight && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && !(m.Move.IsStretch && !o.Move.IsStretch && m.At > closing * end) && !(m.Move.IsGentle && MentionFinder.JustStopped(marks, o.EffectiveAt + 1, m.At)) && o.EffectiveAt > m.At - (m.Move.IsGentle && (m.At < warmingUp * end || m.At > closing * end) ? MentionFinder.DescribesWithin : within) && o.At < m.At + 5);
+
+            // Right after work is named, "breathe in through the nose" is how it is done; arms that swing while everyone walks belong to the walk.
+            bool JustNamed(Func<Move, bool> which) => Clocked.Between(mentions, m.At - MentionFinder.DescribesWithin - MentionStarts.AnnounceReach, m.At).Any(o => o.Weight >= 0.5 && which(o.Move));
+            underway = underway
+                || (m.Move.Pattern == "breathing" && JustNamed(o => !o.IsGentle))
+                || (m.Move.Id == "arm-swing" && JustNamed(o => o.Pattern == "locomotion"))
+                || (m.Move.Id == "scapula-squeeze" && JustNamed(o => o.Pattern.StartsWith("pull", StringComparison.Ordinal)));
+            mentions[i] = m with { Weight = underway ? 0.15 : m.Length > 1 && m.Weight > MentionFinder.VerbWeight * 1.5 ? DescribedWeight : m.Weight };
+        }
+    }
+
+    /// <summary>"Let your knees drop to one side and the other, windscreen wipers": what is described and then named is what it is named.</summary>
+    internal static void NameDescribed(List<Mention> mentions)
+    {
+        const double soon = 9;
+        for (var i = 0; i < mentions.Count; i++)
+        {
+            if (mentions[i] is { Weak: true, Length: > 1, Role: Role.Doing or Role.Announced } m
+                && mentions.Skip(i + 1).TakeWhile(o => o.At - m.At < soon).FirstOrDefault(o => o is { Weak: false, Role: Role.Doing or Role.Announced }) is { } next
+                && next.Move.Id != m.Move.Id && next.Move.Positions.Intersect(m.Move.Positions).Any() && next.Move.Prime.Intersect(m.Move.Prime).Any())
+            {
+                mentions[i] = m with { Move = next.Move };
+            }
+        }
+    }
+
+    /// <summary>An everyday word that is also a move's name counts only where the move is named in full, or announced, somewhere.</summary>
+    internal static void DropLoneEverydayWords(List<Mention> mentions)
+    {
+        var named = mentions.Where(m => !m.Weak && m.Role is Role.Doing or Role.Announced or Role.Previewed).Select(m => m.Move.Id).ToHashSet();
+        for (var i = 0; i < mentions.Count; i++)
+        {
+            if (mentions[i] is { Weak: true, Length: 1, Role: Role.Doing } m && !named.Contains(m.Move.Id))
+            {
+                mentions[i] = m with { Weight = m.Weight * 0.5 };
+            }
+        }
+    }
+
+    /// <summary>Moves that are also cues to others.</summary>
+    private const string Breathing = "breathing";
+
+    /// <summary>Seconds in which one repetition is explained: "step up ... and step down".</summary>
+    private const double WayBack = 14;
+
+    /// <summary>"Walk your hands out to a plank": what a move passes through is a part of it, not the next one.</summary>
+    internal static void ThinParts(Speech speech, List<Mention> mentions)
+    {
+        const double sameBreath = 6;
+        const double cueWithin = 10;
+        for (var i = 1; i < mentions.Count; i++)
+        {
+            var (part, whole) = (mentions[i], mentions[i - 1]);
+            if (part.Move.IsGentle && RoleReader.IsForAMoment(speech, part.Token + part.Length))
+            {
+                mentions[i] = part with { Weight = part.Weight * 0.25 };
+                continue;
+            }
+
+            // "Arms behind you, big breath in", "stand on your left leg, take the right one out": what is breathed to, and what is done standing so.
+            if (part.Move.Id != whole.Move.Id && part.At - whole.At < cueWithin && whole.Weight >= MentionFinder.WeakWeight)
+            {
+                if (part.Move.Id == Breathing)
+                {
+                    mentions[i] = part with { Weight = part.Weight * 0.25 };
+                }
+                else if (whole.Move.Id == MentionFinder.OnOneLeg && part.Weight >= MentionFinder.WeakWeight && part.Move.Positions.Contains("standing") && part.Move.Pattern is "isolation-leg" or "leg-raise" or "kick" or "stretch")
+                {
+                    (mentions[i - 1], mentions[i]) = (whole with { Weight = whole.Weight * MentionFinder.VerbWeight }, part with { Weight = Math.Max(part.Weight, whole.Weight) });
+                }
+            }
+
+            if (Clocked.Between(mentions, part.At - WayBack, part.At).Any(o => RoleReader.IsWayBack(speech, o, part)) || (part.Move.Id != whole.Move.Id && part.At - whole.At < sameBreath && whole.Weight >= 0.25
+                && ((part.Move.IsStretch && whole.Move.IsStretch && speech.Tokens[part.Token].Text == "stretch" && !RoleReader.MovesOn(speech, part.Token)) || RoleReader.IsPassedThrough(speech, part.Token) || RoleReader.IsSaidOtherwise(speech, whole.Token + whole.Length, part.Token))))
+            {
+                mentions[i] = part with { Weight = part.Weight * 0.35 };
+            }
+        }
+    }
+
+    /// <summary>Several moves named in one breath are a list; each of them says less about this moment.</summary>
+    internal static void ThinLists(List<Mention> mentions, double opening)
+    {
+        const double breath = 7;
+        for (var i = 0; i < mentions.Count; i++)
+        {
+            var m = mentions[i];
+            if (m.Weight < 0.2 || m.EffectiveAt > m.At + 1)
+            {
+                continue;
+            }
+
+            var others = new HashSet<string>();
+            for (var j = i - 1; j >= 0 && m.At - mentions[j].At < breath; j--)
+            {
+                Note(mentions[j]);
+            }
+
+            for (var j = i + 1; j < mentions.Count && mentions[j].At - m.At < breath; j++)
+            {
+                Note(mentions[j]);
+            }
+
+            if (others.Count >= 2)
+            {
+                mentions[i] = m with { Weight = m.Weight * (m.At < opening + 60 ? 0.4 : 0.6), Role = others.Count >= 3 ? Role.Previewed : m.Role };
+            }
+
+            void Note(Mention other)
+            {
+                if (other.Move.Id != m.Move.Id && other.Weight >= 0.4)
+                {
+                    others.Add(other.Move.Id);
+                }
+            }
+        }
+
+    }
+}

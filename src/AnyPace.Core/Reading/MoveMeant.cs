@@ -1,0 +1,168 @@
+using System.Collections.Immutable;
+using AnyPace.Core.Lexicon;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>Decides which move a name means where it is said: by what is under way, where the body is, what was named in full before.</summary>
+internal static class MoveMeant
+{
+    /// <summary>In a class that promises no jumps, a name that has a stepping form means that one, unless a jump is named.</summary>
+    internal static Move? Stepped(Speech speech, MoveLexicon lexicon, Move move, int token, int length)
+    {
+        if (move.Impact < Impact.Moderate || move.Easier is not { } id || lexicon.Find(id) is not { Impact: <= Impact.Low } low || lexicon.NameStems(low)[^1] != lexicon.NameStems(move)[^1])
+        {
+            return null;
+        }
+
+        for (var t = token; t < token + length; t++)
+        {
+            if (speech.Tokens[t].Stem is "jump" or "hop" or "bound")
+            {
+                return null;
+            }
+        }
+
+        return low;
+    }
+
+    private static readonly HashSet<string> LooseWords = ["low", "high", "big", "little", "small", "slow", "fast", "quick"];
+
+    /// <summary>Words out of the name of the move under way are that move: "walk, walk, walk" in walk-outs, "squat and knee, squat" in squats with a knee drive.</summary>
+    internal static Move? PartOf(MoveLexicon lexicon, List<Mention> mentions, AliasHit hit, int token, int length, Speech speech, double at)
+    {
+        const double underWay = 60;
+        if (hit.Words == 2 && LooseWords.Contains(speech.Tokens[token].Text))
+        {
+            // "Legs out long and low, kick, kick" in flutter kicks.
+            (token, length) = (token + length - 1, 1);
+        }
+
+        var mayBePart = hit.Words == 1 ? hit.Weak && !NameFinder.AtHand(speech, hit.Move) : !hit.Described;
+        return mayBePart
+            && Named.LastNamed(mentions, at, underWay) is { } running && running.Move.Id != hit.Move.Id
+            && lexicon.NameStems(running.Move) is [_, _, ..] stems && stems.Length > length && Enumerable.Range(token, length).All(t => stems.Contains(speech.Tokens[t].Stem))
+            ? running.Move : null;
+    }
+
+    /// <summary>"Rows, right arm first ... swap arms": the one-armed form, in every round of it.</summary>
+    internal static void OneArm(MoveLexicon lexicon, IReadOnlyList<Mark> marks, List<Mention> mentions)
+    {
+        const double soon = 25;
+        var changed = new Dictionary<string, Move>();
+        foreach (var m in mentions.Where(m => m.Role is Role.Doing or Role.Announced && m.Move.Sides == MoveSides.Both && (!m.Weak || m.Weight >= 0.5)))
+        {
+            if (lexicon.Find("single-arm-" + m.Move.Id[(m.Move.Id.LastIndexOf('-') + 1)..]) is { } one && one.Easier == m.Move.Id
+                && Clocked.Between(marks, m.At - 1, m.At + soon).Any(k => k.Kind is MarkKind.Left or MarkKind.Right)
+                && (Clocked.Between(marks, m.At + 3, m.At + 45).Any(k => k.Kind == MarkKind.SwitchSide) || BothSides(marks, m.At)))
+            {
+                changed[m.Move.Id] = one;
+            }
+        }
+
+        for (var i = 0; i < mentions.Count; i++)
+        {
+            if (changed.TryGetValue(mentions[i].Move.Id, out var one))
+            {
+                mentions[i] = mentions[i] with { Move = one };
+            }
+        }
+    }
+
+    /// <summary>"Right arm, six ... left arm": both sides are called within one bout and its other side.</summary>
+    private static bool BothSides(IReadOnlyList<Mark> marks, double at)
+    {
+        var sides = Clocked.Between(marks, at - 1, at + 60).Where(k => k.Kind is MarkKind.Left or MarkKind.Right).ToList();
+        return sides.Count > 1 && sides.Exists(k => k.Kind != sides[0].Kind && k.At - sides[0].At > 8);
+    }
+
+    /// <summary>"Overhead press, one arm": the one-sided form of the move, where the lexicon has it.</summary>
+    internal static Move OneLimb(Speech speech, MoveLexicon lexicon, Move move, int token, int length)
+    {
+        for (var t = token + length; t + 1 < speech.Tokens.Count && t <= token + length + 2; t++)
+        {
+            if (speech.Tokens[t].Text is "1" or "single" && speech.Tokens[t + 1].Text is "arm" or "leg" && lexicon.Find($"single-{speech.Tokens[t + 1].Text}-{move.Id[(move.Id.LastIndexOf('-') + 1)..]}") is { } one)
+            {
+                return one.Pattern == move.Pattern ? one : move;
+            }
+        }
+
+        return move;
+    }
+
+    /// <summary>The move a name means where the body is: a leg raise standing, on the side, seated.</summary>
+    internal static Move Here(MoveLexicon lexicon, Move named, string position, bool weak, IEnumerable<string> said)
+    {
+        if (named.Elsewhere.IsEmpty || position.Length == 0 || named.Positions.Contains(position))
+        {
+            return named;
+        }
+
+        // A name that the other move never goes by stays what it is: a bird dog is none lying down, though "opposite arm and leg" may be.
+        // Of several there, the one that goes by more of the words said.
+        var other = named.Elsewhere
+            .Where(id => lexicon[id].Positions.Contains(position) && (weak || GoesBy(lexicon[id], lexicon.NameStems(named)[^1])))
+            .OrderByDescending(id => said.Count(stem => GoesBy(lexicon[id], stem)))
+            .FirstOrDefault();
+        return other is null ? named : lexicon[other];
+    }
+
+    private static bool GoesBy(Move move, string stem) =>
+        move.Aliases.Prepend(move.Name).Any(a => a.Split(' ', '-').Any(w => WordStem.Of(w) == stem));
+
+    /// <summary>
+    /// A general name after a fuller one means that one: "rows" after renegade rows, "squats" in the second round of goblet squats;
+    /// not where the general move itself was done since.
+    /// </summary>
+    internal static Move? EarlierOf(MoveLexicon lexicon, List<Mention> mentions, List<ImmutableArray<string>> names, Move general, bool weak, double at, bool kitAtHand)
+    {
+        var word = lexicon.NameStems(general)[^1];
+        const double sameClass = 2400;
+        for (var i = mentions.Count - 1; i >= 0 && at - mentions[i].At < sameClass; i--)
+        {
+            var m = mentions[i];
+
+            // What was just described is as good as named where its own word is called.
+            var justDescribed = m is { Weak: true, Length: > 1 } && m.Move.Id == general.Id && at - m.At < MentionFinder.StillThatMove;
+            if ((m.Weak && !justDescribed) || m.Role is not (Role.Doing or Role.Announced or Role.Previewed))
+            {
+                continue;
+            }
+
+            if (m.Move.Id == general.Id)
+            {
+                return weak ? general : null;
+            }
+
+            // "Swings" with a kettlebell at hand are not the arm swings of the warm-up.
+            if (weak && m.Move.IsGentle && !general.Kit.IsEmpty && kitAtHand)
+            {
+                continue;
+            }
+
+            // "Step back into your lunge" while lunge and curl are done as one.
+            if (at - m.At < MentionFinder.StillThatMove && m.Move.Parts.Any(p => Says(p, general)))
+            {
+                return m.Move;
+            }
+
+            if (general.Parts.Length == 2 && m.Move.Parts.Length == 2 && m.Move.Parts[1] == general.Parts[1] && Says(m.Move.Parts[0], general.Parts[0]))
+            {
+                return m.Move;
+            }
+
+            var stems = names[i];
+            if ((stems[^1] == word || (weak && stems.Contains(word)))
+                && (weak || (m.Move.Pattern == general.Pattern && m.Move.Positions.Intersect(general.Positions).Any())))
+            {
+                return m.Move;
+            }
+        }
+
+        return null;
+    }
+
+    private static bool Says(string fullerId, Move general) => general.Parts.IsEmpty && Says(fullerId, general.Id);
+
+    /// <summary>True where one id is the other with words before it: reverse-lunge for lunge.</summary>
+    private static bool Says(string fullerId, string generalId) => fullerId == generalId || fullerId.EndsWith('-' + generalId, StringComparison.Ordinal);
+}

@@ -1,0 +1,303 @@
+using AnyPace.Core.Lexicon;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>Finds the names and descriptions of moves in speech: what was said, before anyone asks what it was said for.</summary>
+internal static class NameFinder
+{
+    /// <summary>What is said over more seconds than this is not one description.</summary>
+    private const double LongestDescription = 15;
+
+    /// <summary>No name goes on after this many seconds of silence between two captions.</summary>
+    private const double NameGap = 4;
+
+    /// <summary>A stretch of speech has to be this much like a move, and this many times as much as like any other, to be taken for its description.</summary>
+    private const double LikeEnough = 5;
+
+    private const double ClearlyLikest = 1.35;
+
+    /// <summary>Who talks more than so many words a minute says more that is like a move by chance: the likeness must be so many times as great, at most.</summary>
+    private const double FewWordsAMinute = 40;
+
+    private const double MostForTalk = 1.5;
+
+    /// <summary>So many different words have to speak for it: "all the way up" alone is said of anything.</summary>
+    internal const int WordsEnough = 5;
+
+    /// <summary>Fewer will do where nothing else is half as likely.</summary>
+    private const int ClearWords = 4;
+
+    private const double FarLikest = 2;
+
+    /// <summary>The same where a start was called and no move named for it.</summary>
+    private const int FewWords = 3;
+
+    private const double Likest = 1.1;
+
+    /// <summary>A description whose ideas are all there yields to a move that the words around are so much more like.</summary>
+    private const double FarLess = 0.6;
+
+    /// <summary>One of a move that is not done where the body is yields sooner.</summary>
+    private const double LessLike = 0.9;
+
+    /// <summary>How many words a description may have: one is told in six, another in twenty.</summary>
+    private static readonly int[] Longest = [6, 12, 24];
+
+    /// <summary>The names in speech, one after the other, with where they begin and how many words they have.</summary>
+    public static List<(AliasHit Hit, int Token, int Length)> Names(Speech speech, MoveLexicon lexicon)
+    {
+        var names = new List<(AliasHit Hit, int Token, int Length)>();
+        for (var i = 0; i < speech.Tokens.Count; i++)
+        {
+            if (NameAt(speech, lexicon, i) is { } found && !RoleReader.IsTwoClauses(speech, i, found.Length))
+            {
+                names.Add((found.Hit, i, found.Length));
+                i += found.Length - 1;
+            }
+        }
+
+        return names;
+    }
+
+    /// <summary>The longest name that begins at a word; of "squats press ups" the first only, since the second takes the word between.</summary>
+    private static (AliasHit Hit, int Length)? NameAt(Speech speech, MoveLexicon lexicon, int start)
+    {
+        if (lexicon.Aliases.Longest(speech.Stems, start, k => EndsName(speech, k)) is not { } found)
+        {
+            return null;
+        }
+
+        for (var t = start + 1; t < start + found.Length; t++)
+        {
+            if (IsSeveral(speech.Tokens[t - 1]) && lexicon.Aliases.Longest(speech.Stems, t, k => EndsName(speech, k)) is { } next && t + next.Length > start + found.Length
+                && lexicon.Aliases.Longest(speech.Stems, start, k => k >= t - 1 || EndsName(speech, k)) is { } first && first.Length == t - start)
+            {
+                return first;
+            }
+        }
+
+        return found;
+    }
+
+    /// <summary>True for a word after which no name goes on: the speaker pauses, falls silent until the next caption, or says what is held.</summary>
+    private static bool EndsName(Speech speech, int token) =>
+        speech.Tokens[token].Pauses || speech.SilentAfter(token, NameGap) || (token + 1 < speech.Tokens.Count && HoldsSomething(speech, token + 1));
+
+    /// <summary>"Rows", "swings": several of them are a move, one "row" or "swing" may be anything.</summary>
+    internal static bool IsSeveral(Token word) => word.Text is [.., not ('s' or '\''), 's'];
+
+    /// <summary>Adds names with a misheard word where no name was heard right; returns where they begin.</summary>
+    internal static HashSet<int> Misheard(Speech speech, MoveLexicon lexicon, List<(AliasHit Hit, int Token, int Length)> raw)
+    {
+        var taken = new bool[speech.Tokens.Count + 1];
+        foreach (var (hit, token, length) in raw)
+        {
+            // An everyday word may be the part of a name that was heard right: the "press" of "over head press".
+            for (var t = token; t < token + length && !hit.Weak; t++)
+            {
+                taken[t] = true;
+            }
+        }
+
+        var found = new HashSet<int>();
+        foreach (var (hit, start, length) in lexicon.Aliases.Misheard(speech.Texts, speech.Stems, t => taken[t], t => speech.Tokens[t].Pauses || taken[t + 1]).ToList())
+        {
+            if (!LacksKit(speech, hit.Move) && !raw.Exists(r => r.Token <= start && r.Token + r.Length >= start + length))
+            {
+                raw.RemoveAll(r => r.Token >= start && r.Token < start + length);
+                raw.Add((hit, start, length));
+                found.Add(start);
+            }
+        }
+
+        raw.Sort((a, b) => a.Token.CompareTo(b.Token));
+        return found;
+    }
+
+    /// <summary>Adds moves that are described where nothing is named, and narrows general names by what is said around them ("squat ... explode up").</summary>
+    internal static void Described(Speech speech, MoveLexicon lexicon, DescriptionLikeness.Heard heard, string[] places, List<(AliasHit Hit, int Token, int Length)> raw)
+    {
+        foreach (var hit in lexicon.Described.Find(speech.Stems, (from, to) => speech.At(to) - speech.At(from) <= LongestDescription))
+        {
+            var end = hit.Start + hit.Length;
+
+            // "Hands behind the head, take the elbow" is hardly a stretch of the arms to someone who lies down.
+            var inPlace = places[end - 1] is not { Length: > 0 } place || hit.Move.IsDone(place);
+            var within = raw.FindAll(r => r.Token < end && r.Token + r.Length > hit.Start);
+            if (hit.Move.IsStretch && hit.Move.Prime.Contains("neck") && Enumerable.Range(hit.Start, hit.Length).Any(t => speech.Tokens[t].Text == "ears"))
+            {
+                // One ear goes to a shoulder in a stretch; "shoulders away from your ears" is said of every move.
+                continue;
+            }
+
+            bool Yields((AliasHit Hit, int Token, int Length) r) => MayBeNoName(speech, r)
+                ? hit.Names || (r.Hit.Words < hit.Words.Length && !(r.Hit.Move.Id == hit.Move.Id && r.Length == 1 && IsSeveral(speech.Tokens[r.Token])))
+                : hit.Names && r.Hit.Move.Id != hit.Move.Id && !RoleReader.IsCalled(speech, r.Token) && r.Hit.Words < hit.Words.Length && MayNarrow(lexicon, r.Hit, hit.Move) && Enumerable.Range(r.Token, r.Length).Any(t => hit.Words.Contains(t));
+            if (within.TrueForAll(Yields) && (hit.Names ? within.Exists(r => !RoleReader.IsVerb(speech, r.Token, r.Length)) : !Outdone(speech, heard, hit, inPlace ? FarLess : LessLike)))
+            {
+                raw.RemoveAll(within.Contains);
+                raw.Add((new AliasHit(hit.Move, !hit.Names, hit.Words.Length, Described: !hit.Names), hit.Start, hit.Length));
+            }
+        }
+
+        raw.Sort((a, b) => a.Token.CompareTo(b.Token));
+    }
+
+    /// <summary>"Hands behind your head, elbows wide, curl your shoulders up" holds all ideas of a triceps stretch, but is far more like a crunch.</summary>
+    private static bool Outdone(Speech speech, DescriptionLikeness.Heard heard, DescribedHit hit, double less)
+    {
+        const int before = 4;
+        const int after = 10;
+        var end = hit.Start + hit.Length;
+        var from = Math.Max(0, hit.Start - before);
+        while (from < hit.Start && speech.At(hit.Start) - speech.At(from) > NameGap)
+        {
+            from++;
+        }
+
+        var to = InOneGo(speech, hit.Start, Math.Min(speech.Tokens.Count, end + after), end);
+        return heard.Of(from, to - from, ClearWords, hit.Move) is { Score: >= LikeEnough } like && like.Beside < less * like.Score;
+    }
+
+    /// <summary>The times around starts for which no move was named or fully described: from the stop or start before up to some seconds into the work.</summary>
+    /// <param name="named">When the clear names and descriptions are said, in order.</param>
+    private static List<(double From, double To)> Awaited(IReadOnlyList<Mark> marks, List<double> named)
+    {
+        const double into = 8;
+        const double before = 30;
+        var awaited = new List<(double, double)>();
+        var since = 0.0;
+        foreach (var mark in marks.Where(m => m is { Kind: MarkKind.Start or MarkKind.Stop, Strength: >= 0.5 }))
+        {
+            var from = Math.Max(since, mark.At - before);
+            if (mark.Kind == MarkKind.Start && Clocked.From(named, from, static t => t) is var next && (next == named.Count || named[next] > mark.At + into))
+            {
+                awaited.Add((from, mark.At + into));
+            }
+
+            since = mark.At;
+        }
+
+        return awaited;
+    }
+
+    /// <summary>An everyday phrase ("knee up", "roll back"), or words that say what to do rather than name a move.</summary>
+    private static bool MayBeNoName(Speech speech, (AliasHit Hit, int Token, int Length) raw) =>
+        raw.Hit.Weak || RoleReader.IsVerb(speech, raw.Token, raw.Length) || RoleReader.IsClause(speech, raw.Token, raw.Length);
+
+    /// <summary>A name that can be nothing else ("crunches", several of them, are a move), or a description with all its ideas.</summary>
+    internal static bool IsClear(Speech speech, (AliasHit Hit, int Token, int Length) raw) => raw.Hit.Described || !MayBeNoName(speech, raw) || (raw.Length == 1 && IsSeveral(speech.Tokens[raw.Token]));
+
+    /// <summary>Where a description that begins at a word and may go up to another ends at the latest, being said in one go; it keeps its least words.</summary>
+    private static int InOneGo(Speech speech, int from, int to, int least)
+    {
+        while (to > least && speech.At(to - 1) - speech.At(from) > LongestDescription)
+        {
+            to--;
+        }
+
+        return to;
+    }
+
+    /// <summary>Adds moves to which stretches of speech without a name or a description are most like, where one is clearly the likest.</summary>
+    internal static void Likened(Speech speech, IReadOnlyList<Mark> marks, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> raw)
+    {
+        const int shortest = 5;
+        const int step = 4;
+
+        // Nobody describes two moves in so few seconds.
+        const double describedApart = 9;
+        var borders = new bool[speech.Tokens.Count + 1];
+        var clear = raw.FindAll(r => IsClear(speech, r));
+        foreach (var (_, token, length) in clear)
+        {
+            Array.Fill(borders, true, token, length + 1);
+        }
+
+        foreach (var mark in marks.Where(m => m.Kind is MarkKind.Start or MarkKind.Stop or MarkKind.Break or MarkKind.Round))
+        {
+            borders[mark.Token] = true;
+        }
+
+        foreach (var (token, length) in RoleReader.FormCues(speech))
+        {
+            Array.Fill(borders, true, token, length);
+        }
+
+        var enough = LikeEnough * Math.Clamp(speech.Tokens.Count / Math.Max(1, speech.End.Value / 60) / FewWordsAMinute, 1, MostForTalk);
+        var awaited = Awaited(marks, [.. clear.Select(r => speech.At(r.Token))]);
+        var found = new List<(LikeMove Like, int From, int Count)>();
+        for (var from = 0; from < speech.Tokens.Count;)
+        {
+            var to = from + 1;
+            while (to < speech.Tokens.Count && !borders[to] && speech.At(to) - speech.At(to - 1) <= NameGap + 1)
+            {
+                to++;
+            }
+
+            for (var at = from; at == from || at + FewWords <= to; at += step)
+            {
+                heard.Begin(at);
+                foreach (var longest in Longest)
+                {
+                    var count = InOneGo(speech, at, Math.Min(at + longest, to), at + shortest) - at;
+
+                    // Where a start waits for its move, less has to be said for one.
+                    var waits = awaited.Exists(a => speech.At(at + count - 1) > a.From && speech.At(at) < a.To);
+                    if (count >= (waits ? FewWords : shortest) && heard.UpTo(at + count, waits ? FewWords : ClearWords) is { } like && like.Score >= enough && like.Lead >= (waits ? Likest : like.Words >= WordsEnough ? ClearlyLikest : FarLikest))
+                    {
+                        found.Add((like, at, count));
+                    }
+
+                    if (at + longest >= to)
+                    {
+                        break;
+                    }
+                }
+            }
+
+            from = to;
+        }
+
+        // Stretches hold nothing that is clear already; of those that overlap the likest is taken.
+        var added = new List<(AliasHit Hit, int Token, int Length)>();
+        foreach (var (like, from, count) in found.OrderByDescending(f => f.Like.Score * f.Like.Lead))
+        {
+            if (added.Exists(r => (r.Token < from + count && r.Token + r.Length > from) || Math.Abs(speech.At(r.Token) - speech.At(from)) < describedApart))
+            {
+                continue;
+            }
+
+            var words = Enumerable.Range(from, count).Where(t => heard.Says(t, like.Move)).ToList();
+            raw.RemoveAll(r => r.Token >= from && r.Token + r.Length <= from + count);
+            added.Add((new AliasHit(like.Move, true, words.Count, Described: true), words[0], words[^1] - words[0] + 1));
+        }
+
+        raw.AddRange(added);
+        raw.Sort((a, b) => a.Token.CompareTo(b.Token));
+    }
+
+    private static readonly HashSet<string> Held =
+        ["a", "an", "1", "2", "the", "your", "on", "onto", "it", "that", "both", "weight", "weights", "dumbbell", "dumbbells", "something"];
+
+    /// <summary>"Sumo squats, hold one weight": to hold something is not a hold.</summary>
+    private static bool HoldsSomething(Speech speech, int token) =>
+        speech.Tokens[token].Text == "hold" && token + 1 < speech.Tokens.Count && Held.Contains(speech.Tokens[token + 1].Text);
+
+    private static readonly HashSet<string> Directions = [.. new[] { "forward", "reverse", "side", "curtsy", "diagonal" }.Select(WordStem.Of)];
+
+    /// <summary>"Forward lunge, step back": a move that is named with its direction is not one of another direction.</summary>
+    private static bool MayNarrow(MoveLexicon lexicon, AliasHit general, Move fuller)
+    {
+        var (one, other) = (lexicon.NameStems(general.Move), lexicon.NameStems(fuller));
+        return one[^1] != other[^1]
+            ? general.Words == 1 || one.Any(other.Contains)
+            : !one.Any(Directions.Contains) || !other.Any(Directions.Contains) || one[0] == other[0];
+    }
+
+    /// <summary>True where a move needs what is never spoken of: "cheeky face, please" is no face pull where there is no band. Weights have too many names for this.</summary>
+    private static bool LacksKit(Speech speech, Move move) =>
+        move.Kit.Any(k => k is not ("dumbbell" or "kettlebell") && !speech.Text.Contains(k.Split(' ')[^1], StringComparison.Ordinal));
+
+    internal static bool AtHand(Speech speech, Move move) => !move.Kit.IsEmpty && move.Kit.All(k => speech.Text.Contains(k, StringComparison.Ordinal));
+}

@@ -1,0 +1,106 @@
+using AnyPace.Core.Lexicon;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>Finds names that are said one after the other, as a list of what is to come.</summary>
+internal static class NameLists
+{
+    /// <summary>A list is said in one breath: at most this many seconds a word.</summary>
+    private const double ListPace = 1.2;
+
+    private static readonly HashSet<string> ListWords =
+        ["and", "then", "a", "an", "some", "the", "our", "your", "plus", "also", "with", "we've", "got", "we", "have", "into", "1", "finally", "lastly", "by", "followed", "10", "12", "20", "8"];
+
+    /// <summary>"Number one step-ups, right foot on the bench. Number two dips. Number three ...": told one after the other, too soon for any to be done.</summary>
+    private static void NumberedLists(Speech speech, List<(AliasHit Hit, int Token, int Length)> raw, bool[] listed)
+    {
+        const double tooSoon = 15;
+        const int fewest = 3;
+        var numbered = raw.Select((r, i) => (Index: i, Number: NumberBefore(speech, r.Token), At: speech.At(r.Token))).Where(n => n.Number > 0).ToList();
+        for (var i = 0; i < numbered.Count;)
+        {
+            var end = i + 1;
+            while (end < numbered.Count && numbered[end].Number == numbered[end - 1].Number + 1 && numbered[end].At - numbered[end - 1].At <= tooSoon)
+            {
+                end++;
+            }
+
+            for (var k = i; k < end && end - i >= fewest; k++)
+            {
+                listed[numbered[k].Index] = true;
+            }
+
+            i = end;
+        }
+    }
+
+    /// <summary>Which number of a list a name is: "number three, climbers"; 0 for none.</summary>
+    private static int NumberBefore(Speech speech, int token)
+    {
+        const int reach = 5;
+        for (var t = token - 1; t > Math.Max(0, token - reach); t--)
+        {
+            if (speech.Tokens[t] is { Number: { } number } && speech.Tokens[t - 1].Text is "number" or "move" or "exercise" or "minute" or "station")
+            {
+                return number;
+            }
+        }
+
+        return 0;
+    }
+
+    /// <summary>
+    /// Names said one after the other with nothing but small words between are a list of what is to come. Three or more always are;
+    /// of two ("a front squat and a bent-over row") only the second waits.
+    /// </summary>
+    internal static bool[] Listed(Speech speech, List<(AliasHit Hit, int Token, int Length)> raw)
+    {
+        var listed = new bool[raw.Count];
+        for (var i = 0; i < raw.Count;)
+        {
+            var last = i;
+            while (last + 1 < raw.Count && Joined(raw[last], raw[last + 1]) && !SaidBefore(i, last + 1))
+            {
+                last++;
+            }
+
+            var distinct = raw.Skip(i).Take(last - i + 1).Select(r => r.Hit.Move.Id).Distinct().Count();
+            for (var k = distinct >= 3 ? i : i + 1; k <= last && (distinct >= 3 || (distinct == 2 && RoleReader.IsPairing(speech, raw[i].Token))); k++)
+            {
+                listed[k] = !RoleReader.IsAnnouncedAfter(speech, raw[k].Token + raw[k].Length);
+            }
+
+            i = last + 1;
+        }
+
+        NumberedLists(speech, raw, listed);
+        return listed;
+
+        // "A reverse lunge with a shoulder press. Lunges, go": the general name after the fuller one begins, the list is over.
+        bool SaidBefore(int from, int next) => raw.Skip(from).Take(next - from).Any(r =>
+            r.Hit.Move.Id == raw[next].Hit.Move.Id || r.Hit.Move.NamesMoreThan(raw[next].Hit.Move));
+
+        bool Everyday((AliasHit Hit, int Token, int Length) r) => r.Hit.Weak && !(r.Length == 1 && NameFinder.IsSeveral(speech.Tokens[r.Token]));
+
+        bool Joined((AliasHit Hit, int Token, int Length) a, (AliasHit Hit, int Token, int Length) b)
+        {
+            var end = a.Token + a.Length;
+            var joins = 0;
+            for (var t = end; t < b.Token; t++)
+            {
+                if (!(ListWords.Contains(speech.Tokens[t].Text) || speech.Tokens[t].Number is not null) || t - end > 3)
+                {
+                    return false;
+                }
+
+                joins += speech.Tokens[t].Text is "and" or "then" or "plus" or "a" or "an" or "some" || speech.Tokens[t].Number is > 1 || (speech.Tokens[t].Text == "with" && RoleReader.IsPairing(speech, a.Token)) ? 1 : 0;
+            }
+
+            return b.Token - end <= 4 && a.Hit.Move.Id != b.Hit.Move.Id && !b.Hit.Move.NamesMoreThan(a.Hit.Move) && !(joins == 0 && SamePart(a.Hit.Move, b.Hit.Move)) && !Everyday(a) && !Everyday(b) && !speech.Tokens[end - 1].Stops
+                && (joins > 0 || speech.Tokens[end - 1].Pauses || b.Token == end) && speech.At(b.Token) - speech.At(a.Token) < Math.Min(6, ListPace * (b.Token - a.Token));
+        }
+    }
+
+    /// <summary>"A bridge, bridge hold": one name inside the other.</summary>
+    private static bool SamePart(Move a, Move b) => a.Pattern == b.Pattern && a.Id.Split('-').Intersect(b.Id.Split('-')).Any(w => w.Length > 3);
+}

@@ -1,0 +1,24 @@
+using AnyPace.Core.Lexicon;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>What was named last.</summary>
+internal static class Named
+{
+    /// <summary>True where a mention says, clearly enough, that its move is done or comes next.</summary>
+    internal static bool IsNamed(Mention mention) => mention is { Weight: >= 0.5, Role: Role.Doing or Role.Announced };
+
+    /// <summary>The move that was named last before a moment, as done or announced, no longer ago than <paramref name="reach"/> seconds.</summary>
+    internal static Mention? LastNamed(List<Mention> mentions, double before, double reach, Func<Mention, bool>? which = null)
+    {
+        for (var i = Clocked.From(mentions, before) - 1; i >= 0 && before - mentions[i].At <= reach; i--)
+        {
+            if (IsNamed(mentions[i]) && which?.Invoke(mentions[i]) != false)
+            {
+                return mentions[i];
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,209 @@
+using AnyPace.Core.Lexicon;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>Adds what nobody names again: the other side, the next set.</summary>
+internal static class Repeats
+{
+    /// <summary>"Change legs, left foot goes back": said within this many seconds it is one change of sides.</summary>
+    private const double OneTurn = 11;
+
+    /// <summary>When the next start is said, if it is said within some seconds; else the moment itself.</summary>
+    private static double StartAfter(IReadOnlyList<Mark> marks, double at, double within)
+    {
+        foreach (var mark in Clocked.Between(marks, at, at + within))
+        {
+            if (mark is { Kind: MarkKind.Start, Strength: >= 0.5 })
+            {
+                return mark.At;
+            }
+        }
+
+        return at;
+    }
+
+    /// <summary>"Other side" says that the one-sided move goes on: it stands for naming the move again.</summary>
+    internal static void WithOtherSides(Speech speech, List<Mention> mentions, IReadOnlyList<Mark> marks)
+    {
+        const double reach = 90;
+        const double justNamed = 8;
+        const double runReach = 600;
+        const double sameBreath = 8;
+        var added = new List<Mention>();
+        var turns = SideTurns.Find(marks);
+        foreach (var mark in marks.Where(m => m.Kind == MarkKind.SwitchSide).Concat(turns))
+        {
+            var last = Named.LastNamed(mentions, mark.At, reach);
+            if (last is null || (mark.Kind != MarkKind.SwitchSide && mark.At - last.At < justNamed) || SideTurns.IsOtherDirection(mark, last.Move))
+            {
+                continue;
+            }
+
+            if (IsOtherLeg(speech, mark) && !last.Move.Prime.Concat(last.Move.Helper).Any(Vocabulary.LowerBody.Contains))
+            {
+                // "And the other leg" is not said of what the arms did.
+                continue;
+            }
+
+            // "Come on to your hands and knees, slide your right knee up": the side is of what comes next.
+            if (mark.Kind != MarkKind.SwitchSide && Clocked.Between(marks, Math.Max(last.At + 1, mark.At - sameBreath), mark.At).Any(m => m.Kind == MarkKind.Opening))
+            {
+                continue;
+            }
+
+            // "Change legs, left foot goes back" is one turn.
+            if (mark.Kind != MarkKind.SwitchSide && Clocked.Between(marks, mark.At - OneTurn, mark.At).Any(m => m.Kind == MarkKind.SwitchSide))
+            {
+                continue;
+            }
+
+            // "Left hand to the floor, right arm up and over": the side is part of how the next move is said.
+            if (mark is not { Kind: MarkKind.SwitchSide, Strength: >= 0.9 } && Clocked.Between(mentions, mark.At, mark.At + sameBreath).Any(m => m.Move.Id != last.Move.Id && m.Weight >= 0.5 && m.Role is Role.Doing or Role.Announced))
+            {
+                continue;
+            }
+
+            // A move done on alternate sides is done one side at a time only where a side is named with it.
+            if (last.Move.Sides == MoveSides.Alternating && !Clocked.Between(marks, last.At - 4, mark.At).Any(m => m.Kind is MarkKind.Left or MarkKind.Right && m.At < mark.At))
+            {
+                continue;
+            }
+
+            // "Swap", alone, after a move that uses both sides at once is the change to the next move.
+            if ((mark.Kind != MarkKind.SwitchSide || mark.Strength < 1) && last.Move.Sides == MoveSides.Both)
+            {
+                continue;
+            }
+
+            // After a run of moves on one side, the other side begins with the first of them again.
+            if (mark is { Kind: MarkKind.SwitchSide, Strength: >= 0.9 } && SideRun(mentions, marks, turns, mark) is { Count: > 1 } run)
+            {
+                added.AddRange(SecondSide(mentions, marks, mark, run));
+                continue;
+            }
+
+            // So it does where a move done earlier is named with the change.
+            if (Clocked.Between(mentions, mark.At, mark.At + 14).Any(m => m.Weight >= 0.5 && m.Move.Id != last.Move.Id && Named.LastNamed(mentions, mark.At, runReach, o => o.Move.Id == m.Move.Id) is not null))
+            {
+                continue;
+            }
+
+            added.Add(last with
+            {
+                Token = mark.Token,
+                Length = 1,
+                At = mark.At,
+                EffectiveAt = StartAfter(marks, mark.At, 15),
+                Role = Role.Doing,
+                Weight = last.Move.Sides == MoveSides.Each ? 0.9 : 0.6,
+            });
+        }
+
+        mentions.AddRange(added);
+        mentions.Sort((a, b) => a.At.CompareTo(b.At));
+    }
+
+    private static bool IsOtherLeg(Speech speech, Mark mark) =>
+        mark.Kind == MarkKind.SwitchSide && Enumerable.Range(mark.Token, Math.Min(3, speech.Tokens.Count - mark.Token)).Any(t => speech.Tokens[t].Text is "leg" or "legs" or "foot" or "feet" or "knee");
+
+    /// <summary>The one-sided moves done one after the other since the side was last changed.</summary>
+    private static List<Mention> SideRun(List<Mention> mentions, IReadOnlyList<Mark> marks, IReadOnlyList<Mark> turns, Mark mark)
+    {
+        const double longest = 300;
+        var since = Clocked.Between(marks, mark.At - longest, mark.At - OneTurn).LastOrDefault(m => m.Kind == MarkKind.SwitchSide && m.Strength >= 1).At;
+        var run = new List<Mention>();
+        foreach (var m in Clocked.Between(mentions, Math.Max(since, mark.At - longest), mark.At - 1))
+        {
+            if (!Named.IsNamed(m))
+            {
+                continue;
+            }
+
+            // "Change feet", "other way round" before the next was named: what came before has had both its sides.
+            if (m.Move.Sides != MoveSides.Each || (run.Count > 0 && (Clocked.Between(marks, run[^1].At + OneTurn, m.At - OneTurn).Any(k => k.Kind == MarkKind.SwitchSide) || Clocked.Between(turns, run[^1].At + OneTurn, m.At - OneTurn).Any())))
+            {
+                run.Clear();
+            }
+
+            if (m.Move.Sides == MoveSides.Each && !run.Exists(r => r.Move.Id == m.Move.Id))
+            {
+                run.Add(m);
+            }
+        }
+
+        return run;
+    }
+
+    /// <summary>The run again on the other side at the pace of the first, where nobody names its moves there.</summary>
+    private static IEnumerable<Mention> SecondSide(List<Mention> mentions, IReadOnlyList<Mark> marks, Mark mark, List<Mention> run)
+    {
+        const double around = 14;
+        const double weight = 0.8;
+        if (Clocked.Between(mentions, mark.At, mark.At + around).Any(Named.IsNamed))
+        {
+            yield break;
+        }
+
+        foreach (var m in run)
+        {
+            var at = mark.At + (m.EffectiveAt - run[0].EffectiveAt);
+            if (Clocked.Between(mentions, at - around, at + around).Any(o => o.At > mark.At && Named.IsNamed(o))
+                || Clocked.Between(marks, mark.At + around, at).Any(k => k.Kind is MarkKind.SwitchSide or MarkKind.SignOff or MarkKind.CoolDown))
+            {
+                yield break;
+            }
+
+            yield return m with { Token = mark.Token, Length = 1, At = at, EffectiveAt = at == mark.At ? StartAfter(marks, mark.At, 15) : at, Role = Role.Doing, Weight = weight };
+        }
+    }
+
+    /// <summary>"Second set", "one more time": the move just done goes again, though nobody names it.</summary>
+    internal static void WithRepeats(List<Mention> mentions, IReadOnlyList<Mark> marks, SaidDose dose)
+    {
+        const double pairReach = 90;
+        // Where sets are said there may be minutes of rest between them.
+        var reach = dose.Sets >= 2 ? 330 : 150;
+        var added = new List<Mention>();
+        const double lately = 25;
+        const double sameCall = 6;
+        foreach (var mark in marks.Where(m => m.Kind == MarkKind.Again || (m.Kind == MarkKind.Round && dose is { Supersets: true, WorkSeconds: null })))
+        {
+            // "That's round one, we do that again": the round is meant, not its last move.
+            // "Second set" is both.
+            if (mark.Kind == MarkKind.Again && dose.Timed && Clocked.Between(marks, mark.At - lately, mark.At).Any(m => m.Kind is MarkKind.Round or MarkKind.Break && Math.Abs(m.Token - mark.Token) > 1))
+            {
+                continue;
+            }
+
+            // "Last set" is both another set and one called by its place.
+            if (added.Count > 0 && mark.At - added[^1].At < sameCall)
+            {
+                continue;
+            }
+
+            var last = Named.LastNamed(mentions, mark.At, reach);
+            if (added.Count > 0 && mark.At - added[^1].At <= reach && (last is null || last.At < added[^1].At))
+            {
+                // The set before that was only called a set.
+                last = added[^1];
+            }
+
+            var named = Clocked.Between(mentions, mark.At - 5, mark.At + 14).Any(m => m.Weight >= 0.5);
+            if (last is null || named)
+            {
+                continue;
+            }
+
+            // Of a superset the first move begins the next set.
+            if (dose.Supersets && Named.LastNamed(mentions, last.At, pairReach, m => m.Move.Id != last.Move.Id) is { } first)
+            {
+                last = first;
+            }
+
+            added.Add(last with { Token = mark.Token, Length = 1, At = mark.At, EffectiveAt = StartAfter(marks, mark.At, 20), Role = Role.Doing, Weight = 0.8 });
+        }
+
+        mentions.AddRange(added);
+        mentions.Sort((a, b) => a.At.CompareTo(b.At));
+    }
+}
