@@ -55,7 +55,7 @@ internal static partial class BoutBuilder
     private static Side SideAt(Speech speech, Mark mark, Move move)
     {
         var said = mark.Kind == MarkKind.Left ? Side.Left : Side.Right;
-        return move.Positions.Contains("side-lying") && move.Prime.Any(Vocabulary.LowerBody.Contains) && LyingOn().IsMatch(speech.Before(mark.Token + 1, 8)) ? Opposite(said) : said;
+        return move.Positions.Contains("side-lying") && move.Prime.Any(Vocabulary.LowerBody.Contains) && LyingOn().IsMatch(speech.Around(mark.Token, 6, 3)) ? Opposite(said) : said;
     }
 
     /// <summary>Two bouts of one alternating move side by side, as long as each other: each of them is a side, where sides are named.</summary>
@@ -110,7 +110,7 @@ internal static partial class BoutBuilder
         {
             // "Other side, clams on the left": what is said counts, whatever was read before.
             var now = Clocked.Between(marks, segment.Start - 1, segment.Start + edge).FirstOrDefault(m => m.Kind is MarkKind.Left or MarkKind.Right);
-            side = now.At > 0 && !LyingOn().IsMatch(speech.Before(now.Token + 1, edge)) ? SideAt(speech, now, segment.Move) : Opposite(previous.Side);
+            side = now.At > 0 && !LyingOn().IsMatch(speech.Around(now.Token, 6, 3)) ? SideAt(speech, now, segment.Move) : Opposite(previous.Side);
         }
         else if (side == Side.Both && previous is { Side: not Side.Both } && previous.MoveId == segment.Move.Id && segment.Start - previous.Span.End.Value < 1)
         {
@@ -158,7 +158,7 @@ internal static partial class BoutBuilder
         _ => Side.Both,
     };
 
-    [GeneratedRegex(@"\b(lie|lying|lay|laying|roll\w*|over|come|flip|turn)( \w+){0,3} (on|onto|to) (your |the )?(left|right)$", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"\b(lie|lying|lay|laying|roll\w*|over|come|flip|turn)( \w+){0,3} (on|onto|to) (your |the )?(left|right)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex LyingOn();
 
     [GeneratedRegex(@"\b(alternat\w*|each leg in turn|left right|right left|side to side|1 then the other)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]

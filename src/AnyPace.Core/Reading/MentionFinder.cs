@@ -179,7 +179,7 @@ public static class MentionFinder
     {
         // "Knees to chest", "quick feet", right after a plank or climbers were named: how those are done.
         var fromPlank = place == "plank" && (OutOfPlace(move, place) || (!move.Positions.IsEmpty && move.Positions.All(p => p is "supine" or "side-lying")));
-        if (role == Role.Doing && fromPlank && implied && Named.LastNamed(mentions, at, DescribesWithin) is not null)
+        if (role == Role.Doing && fromPlank && Named.LastNamed(mentions, at, DescribesWithin) is not null)
         {
             return LyingWhileStanding;
         }

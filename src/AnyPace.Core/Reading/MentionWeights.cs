@@ -221,8 +221,14 @@ internal static class MentionWeights
                 }
             }
 
-            if (Clocked.Between(mentions, part.At - WayBack, part.At).Any(o => RoleReader.IsWayBack(speech, o, part)) || (part.Move.Id != whole.Move.Id && part.At - whole.At < sameBreath && whole.Weight >= 0.25
-                && ((part.Move.IsStretch && whole.Move.IsStretch && speech.Tokens[part.Token].Text == "stretch" && !RoleReader.MovesOn(speech, part.Token)) || RoleReader.IsPassedThrough(speech, part.Token) || RoleReader.IsSaidOtherwise(speech, whole.Token + whole.Length, part.Token))))
+            if (Clocked.Between(mentions, part.At - WayBack, part.At).Any(o => RoleReader.IsWayBack(speech, o, part)))
+            {
+                mentions[i] = part with { Weight = part.Weight * MentionFinder.VerbWeight };
+                continue;
+            }
+
+            if (part.Move.Id != whole.Move.Id && part.At - whole.At < sameBreath && whole.Weight >= 0.25
+                && ((part.Move.IsStretch && whole.Move.IsStretch && speech.Tokens[part.Token].Text == "stretch" && !RoleReader.MovesOn(speech, part.Token)) || RoleReader.IsPassedThrough(speech, part.Token) || RoleReader.IsSaidOtherwise(speech, whole.Token + whole.Length, part.Token)))
             {
                 mentions[i] = part with { Weight = part.Weight * 0.35 };
             }
