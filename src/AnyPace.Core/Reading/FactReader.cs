@@ -47,7 +47,8 @@ internal static partial class FactReader
         ("self-promotion", SelfPromotion()),
         ("brand or product", Brand()),
         ("other person", OtherPerson()),
-        ("off-topic chat", OffTopic()),
+        (Chat, OffTopic()),
+        (Chat, Gossip()),
     ];
 
     public static ImmutableArray<Caution> Cautions(Speech speech) =>
@@ -60,9 +61,15 @@ internal static partial class FactReader
             speech.Around(h.Token, 4, 12))),
     ];
 
+    private const string Chat = "off-topic chat";
+
+    /// <summary>"Pretend there's a cup of tea on your back", "like starting a lawn mower": what a move feels or looks like.</summary>
+    [GeneratedRegex(@"\b(imagine|imagining|pretend(ing)?|picture|think (of|about)|as if|as though|it's like|like (you're|you've|you are|someone's|somebody's|there's|starting|a|an|the))\b(?! (me|i)\b)", Plain)]
+    private static partial Regex Image();
+
     /// <summary>What is not the class, and for a stretch of it when the class goes on.</summary>
     public static ImmutableArray<Outside> Outside(Speech speech, IReadOnlyList<Mention> mentions, IReadOnlyList<Mark> marks) =>
-        [.. Hits(speech, OutsideTypes, mentions).Select(h => new Outside(Time(speech, h.Token), h.Kind, speech.Around(h.Token, 4, 12), Until(speech, mentions, marks, h.Token)))];
+        [.. Hits(speech, OutsideTypes, mentions).Where(h => h.Kind != Chat || !Image().IsMatch(speech.Before(h.Token, 9))).Select(h => new Outside(Time(speech, h.Token), h.Kind, speech.Around(h.Token, 4, 12), Until(speech, mentions, marks, h.Token)))];
 
     /// <summary>When the class is spoken of again: the next move named, cue given or side called. Null for a remark shorter than <see cref="Stretch"/>.</summary>
     private static Seconds? Until(Speech speech, IReadOnlyList<Mention> mentions, IReadOnlyList<Mark> marks, int token)
@@ -232,7 +239,7 @@ internal static partial class FactReader
     [GeneratedRegex(@"\G\b(subscri\w+|(hit|smash|click|press|tap|give)( [\w']+){0,4} (like|bell|thumbs up|notification\w*)( button)?|like button|my (channel|app|website|program(me)?s?|book|e ?book|newsletter|store|shop|membership|other (videos|workouts|classes))|link (is )?(in|down|below)|(i'll|i've|i will|we'll|we've|i)( [\w']+){0,2} link( [\w']+){0,8} (below|description|bio|comments)|(put|popped|leave|left|drop|dropped|pop)( [\w']+){0,6} links?( [\w']+){0,8} (below|description|bio|comments)|(?<!\bmy )links?( [\w']+){0,5} (in|down) (the )?(description|bio|below)|linked|links? (below|down)|download (the|my)|notification bell|(?<!(my|the|this|our) )playlists?(?! is)|(check out|see|find|in|on|the \w+) (my|the|this) playlists?|sign up (to|for|at|on)|join (my|our|the) ([\w']+ )?(studio|membership|community|club|group|challenge|app)|check out (my|our|the|some of)|on (my|our|the) (channel|app\b|website|youtube)|(new|my|our|your)( [\w']+){0,3} program(me)?( [\w']+){0,4} (buy|available|get|sign|join)|link's (below|down|in)|(buy|purchase|order) (it|this|them|my|the|yours)|merch\w*|patreon|e ?mail list|website|(this|the|our) channel|description (box|below)|meal plan|free trial)\b", Plain)]
     private static partial Regex SelfPromotion();
 
-    [GeneratedRegex(@"\G\b(my (page|socials|stories|handle|feed)|dm me|tag me|follow (along )?for (weekly|more|daily|new)|follow (me|us)\b(?! (left|right|forward|back|now|here|through|with|in|to the|on the (left|right)|and (left|right|go)))|(give|drop|throw) (me|us) a follow|hash ?tag|(in|leave|down) (the |a |me a )?comments?( below| section)?|comment (below|down)|let me know (in|down|below)|social media|instagram|facebook|tik ?tok|twitter|you ?tube|share (this|it)( video| class| workout)? with|(send|drop) (me|us) (a|an) (message|email|dm|line)|(tell|let) (me|us)( [\w']+){0,4} in the comments)\b", Plain)]
+    [GeneratedRegex(@"\G\b(my (page|socials|stories|handle|feed)|dm me|tag me|follow (along )?for (weekly|more|daily|new)|follow (me|us)\b(?! (left|right|forward|back|now|here|through|with|in|to the|on the (left|right)|and (left|right|go)))|(give|drop|throw) (me|us) a follow|hash ?tag|(in|leave|down) (the |a |me a )?comments?( below| section)?|comment (below|down)|(drop|leave|write) (us|me) a comment|questions?( [\w']+){1,4} (down )?below|let me know (in|down|below|how (sore|you (got on|did|find|found|feel)))|social media|instagram|facebook|tik ?tok|twitter|you ?tube|share (this|it)( video| class| workout)? with|(send|drop) (me|us) (a|an) (message|email|dm|line)|(tell|let) (me|us)( [\w']+){0,4} in the comments)\b", Plain)]
     private static partial Regex SocialMedia();
 
     [GeneratedRegex(@"\G\b(sponsor\w*|discount( code)?|promo code|use (the |my )?code|percent off|partner(ed|ing|ship)( up)? with|brought to you by|special offer|affiliate)\b", Plain)]
@@ -246,6 +253,10 @@ internal static partial class FactReader
 
     [GeneratedRegex(@"\G\b((?<!\b(like|if|be) )(?!(the|a|that) (cat|dog)s?\b(?! (is|has|just|was|wants|keeps|walked|came|barks|barking|again)))(my|the|a|that|our) (dogs?|cats?|puppy|kitten|neighbou?rs?|builders?|postman|doorbell|phone|kettle|kids?|children|baby|delivery)( [\w']+)?|(sorry about|ignore|excuse|hear|apologies for) (the|that|this|any|all the)( [\w']+)? (noise|banging|drilling|hammering|barking|sirens?|racket|building work)|road ?works|drilling|sirens?|lawn ?mower|leaf blower|hoovering|(so|absolutely|really|properly|literally) (baking|roasting|sweltering|stifling)|weather|snow(ed|ing)?\b|raining|so hot (today|in here)|sunny|birthday|(on|went on|my|the) holidays?|for (breakfast|lunch|dinner)|(?<!\b(balance|balancing|picture|imagine|hold|holding|spill|spilling|rest|put|like|got) (a|your|that|the) )cup of (tea|coffee)|(?<!cup of )coffee(?! table)|football( match| game)?|(so|really|boiling|absolutely|freezing|very|too) (hot|boiling|freezing|cold|warm|chilly)( [\w']+)? in here|(it's|it is|was|it's been) (absolutely |really |so |actually |properly |just |been )*(boiling|freezing|snowing|windy|pouring|raining|sunny|gorgeous outside)|(see|seen|watch|watched)( the| that| a)? (match|final|finale|race|news|episode)\b|(had|ate|eat|eating) (a |some |my |the |so much |way too much |too much |too many |loads of |a lot of )?([\w']+ )?(pizza|cake|chocolate|pancakes|breakfast|lunch|dinner|curry|burger|ice cream|takeaway|pasta|biscuits?)|(last night|yesterday|this morning|at the weekend|on saturday|on sunday) (i|we|my)|(my|the) (hair|mic|microphone|lights?|camera|music) (is|just|has|keeps|went|came)|(watch(ed|ing)?|seen)( [\w']+){0,3} (telly|tv|netflix|film|movie|show|series)|i (went|walked|drove|bought|saw|met|cooked|baked|flew|woke|watched)\b(?! (through|you through|over (this|that)))|how was (your|everyone's|everybody's|the) (weekend|day|week|morning|night)|(at|over|this|last|your|my|our) weekend\b|(my|the) alarm\b(?! goes)|(slept|overslept|sleep|woke up|stayed up|been up)( [\w']+){0,4} (late|through|last night|this morning|early|all night)|traffic|speaking of which|funny story|construction)\b", Plain)]
     private static partial Regex OffTopic();
+
+    /// <summary>Stories, questions and people of the coach's own.</summary>
+    [GeneratedRegex(@"\G\b(i (once|never told you|had (a|an|two|three|the) (dream|day|terrible|horrible|lovely|coffees?|lie in|row|argument|nightmare)|did not sleep|didn't sleep|slept (so|really|like|terribly|badly)|woke up|went to (a|my|the) (?!(gym|class|floor|mat))[a-z]+|learn(t|ed) this (in|from)|watched (that|this|the)|lost my|forgot my|can hear (someone|somebody) (else|next door|outside))|\d coffees|my (cousin|nan|nana|gran|granny|grandad|auntie|aunt|uncle|toddler|boss|flatmate|landlord|plumber|dentist|hair ?dresser|hair tie|in laws|mother in law|grandchild\w*)\b|(how's|how was|how's everyone's) (your|the|everyone's) (week|weekend|day|morning|evening)|would you rather|what are you (having|doing|up to) (for|tonight|this|after)|did (anyone|anybody|you) (see|watch|hear) (?!(how|what i|me|that (move|rep)))|(plumber|electrician|gas man|window cleaner|removal men) (in|round|here|came|is)|(got|getting) (engaged|married|divorced)|(?<!like )(a|the|my) wedding|nothing to do with (this|it|anything)|(hear|heard) (someone's|somebody's|your|the|a) (dog|baby|neighbour|phone|kettle)|what should we talk about)\b", Plain)]
+    private static partial Regex Gossip();
 
     [GeneratedRegex(@"\G(?:\b(?<n>\d{1,3}) minutes?( of| long| total| quick| full| at home)*( [\w']+){0,5}? (workout|class|session|routine|training|hiit|pilates|yoga|cardio|abs|barre|stretch|circuit|burn|strength|body|burner|blast|flow|sculpt|beginner|low impact|together)\b|\b(workout|class|session|routine)( [\w']+){0,4} (?<n>\d{1,3}) minutes\b)", Plain)]
     private static partial Regex Minutes();
