@@ -292,6 +292,7 @@ public static class MentionFinder
     private static bool StartsNext(IReadOnlyList<Mark> marks, double at, double until) =>
         Clocked.Between(marks, at, until).FirstOrDefault(m => (m.Kind == MarkKind.Start && m.Strength >= 0.5) || (m.Kind == MarkKind.Stop && m.Strength >= 0.9)).Kind == MarkKind.Start;
 
+    /// <summary>A move, or only how the other leg is freed.</summary>
     internal const string OnOneLeg = "single-leg-stand";
 
     /// <summary>What everyone does in a rest.</summary>

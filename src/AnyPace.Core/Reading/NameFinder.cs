@@ -49,7 +49,7 @@ internal static class NameFinder
         var names = new List<(AliasHit Hit, int Token, int Length)>();
         for (var i = 0; i < speech.Tokens.Count; i++)
         {
-            if (NameAt(speech, lexicon, i) is { } found && !RoleReader.IsTwoClauses(speech, i, found.Length))
+            if (NameAt(speech, lexicon, i) is { } found && !ClauseBorders.IsTwoClauses(speech, i, found.Length))
             {
                 names.Add((found.Hit, i, found.Length));
                 i += found.Length - 1;

@@ -85,19 +85,6 @@ internal static partial class RoleReader
         || length == 2 && speech.Tokens[token].Text is "arms" or "legs" or "hips" or "shoulders" or "knees" or "heels" or "toes" or "hands" or "elbows" or "feet"
         && speech.Tokens[token + 1].Text is [.., not 's'];
 
-    /// <summary>"On your side, bend your knees", "hold the chair, stand on one leg": no side bend and no chair stand, though machine captions leave the comma out.</summary>
-    public static bool IsTwoClauses(Speech speech, int token, int length) =>
-        (length > 2 && speech.Tokens[token + length - 1].Text is "step" or "kick" or "lift" or "press" && token + length < speech.Tokens.Count && speech.Tokens[token + length].Text is "it" or "them")
-        || (length == 2 && speech.Tokens[token].Text is "back" or "forward" or "side" or "up" or "down" or "out" && Moving().IsMatch(speech.Before(token, 2)) && DoneTo().IsMatch(speech.After(token + 1, 2)))
-        || (length == 2 && speech.Tokens[token + 1].Text is "stretch" && Stretched().IsMatch(speech.After(token + 2, 2)))
-        || (length == 2 && speech.Tokens[token + 1].Text is "taps" or "touches" && TheFloor().IsMatch(speech.After(token + 2, 2)))
-        || (length == 2 && speech.Tokens[token].Text is "front" && speech.Tokens[token + 1].Text is "thigh")
-        || (speech.Tokens[token].Number is not null && token > 0 && speech.Tokens[token - 1].Number is not null && speech.Tokens[token + length - 1].Text is [.., not 's'])
-        || (length == 2 && speech.Tokens[token + 1].Text is "step" or "tap" && ToSide().IsMatch(speech.After(token + 2, 3)) && Enumerable.Range(Math.Max(0, token - 6), Math.Min(6, token)).Any(t => speech.Tokens[t].Text == speech.Tokens[token + 1].Text))
-        || length == 2 && speech.Tokens[token + 1].Text is [.., not 's']
-        && speech.Tokens[token].Text is "side" or "chair" or "wall" or "back" or "chest" or "head" or "shoulder" or "elbow" or "hand" or "hip" or "leg" or "knee" or "heel" or "toe" or "foot" or "arm"
-        && Owned().IsMatch(speech.Before(token, 2)) && DoneTo().IsMatch(speech.After(token + 1, 2));
-
     /// <summary>True where a word tells to pulse: "pulse it", "little pulses", not "your pulse".</summary>
     public static bool Pulses(Speech speech, int token) =>
         speech.Tokens[token].Text is "pulse" or "pulses" or "pulsing" && !Owned().IsMatch(speech.Before(token, 1));
@@ -242,22 +229,7 @@ internal static partial class RoleReader
     private static partial Regex Announce();
 
     [GeneratedRegex(@"\b(your|the|that|same|left|right|other|opposite)$", Options)]
-    private static partial Regex Owned();
-
-    [GeneratedRegex(@"\b(step|push|bring|take|lean|reach|sit|come|go|walk|drop|lift|pull|stretch|roll|kick)(s|ing)?( \w+)?$", Options)]
-    private static partial Regex Moving();
-
-    [GeneratedRegex(@"^(to (the|your) )?(left|right|side)\b", Options)]
-    private static partial Regex ToSide();
-
-    [GeneratedRegex(@"^(bend|stand|lift|press|push|pull|raise|curl|twist|reach|kick|drop|roll|stretch|open|tap|touch|circle|turn|swing|hold) (your|the|both|it|on|that|this|1|up|down|over|onto|him|her)\b", Options)]
-    private static partial Regex DoneTo();
-
-    [GeneratedRegex(@"^(the|your|that|both|it|1)( (left|right|other|leg|arm))?\b", Options)]
-    private static partial Regex Stretched();
-
-    [GeneratedRegex(@"^the (floor|ground|mat)\b", Options)]
-    private static partial Regex TheFloor();
+    internal static partial Regex Owned();
 
     [GeneratedRegex(@"\b(a|an|the|your|our|1|full|regular|next|this|that|knee|more|another|into|with|perfect|is|of)$", Options)]
     private static partial Regex MakesThing();
