@@ -51,12 +51,14 @@ internal static partial class BoutBuilder
     private static bool IsAnotherSet(IReadOnlyList<Mark> marks, double at) =>
         Clocked.Between(marks, at - 8, at + 4).Any(m => m.Kind is MarkKind.Again or MarkKind.Round);
 
+    private static Side SideOf(MarkKind kind) => kind == MarkKind.Left ? Side.Left : Side.Right;
+
+    /// <summary>True where a mark says which side is lain on, not which one works.</summary>
+    private static bool IsLainOn(Speech speech, Mark mark) => LyingOn().IsMatch(speech.Around(mark.Token, 6, 3));
+
     /// <summary>The side that a mark says a move is done on: who lies on the left side lifts the right leg.</summary>
-    private static Side SideAt(Speech speech, Mark mark, Move move)
-    {
-        var said = mark.Kind == MarkKind.Left ? Side.Left : Side.Right;
-        return move.Positions.Contains("side-lying") && move.Prime.Any(Vocabulary.LowerBody.Contains) && LyingOn().IsMatch(speech.Around(mark.Token, 6, 3)) ? Opposite(said) : said;
-    }
+    private static Side SideAt(Speech speech, Mark mark, Move move) =>
+        move.Positions.Contains("side-lying") && move.Prime.Any(Vocabulary.LowerBody.Contains) && IsLainOn(speech, mark) ? Opposite(SideOf(mark.Kind)) : SideOf(mark.Kind);
 
     /// <summary>Two bouts of one alternating move side by side, as long as each other: each of them is a side, where sides are named.</summary>
     private static bool IsPair(Segment a, Segment b)
@@ -72,7 +74,7 @@ internal static partial class BoutBuilder
     {
         var named = Clocked.Between(marks, segment.Start - 8, segment.End - 8).Where(m => m.Kind is MarkKind.Left or MarkKind.Right && (m.At > segment.Start - 3 || m.At <= segment.Start)).ToList();
         var within = named.Where(m => m.At >= segment.Start - 4).Select(m => m.Kind).Distinct().ToList();
-        return within is [var only] ? only == MarkKind.Left ? Side.Left : Side.Right : null;
+        return within is [var only] ? SideOf(only) : null;
     }
 
     /// <summary>One-sided moves are cut where the coach changes sides, and carry the side that is said.</summary>
@@ -110,7 +112,7 @@ internal static partial class BoutBuilder
         {
             // "Other side, clams on the left": what is said counts, whatever was read before.
             var now = Clocked.Between(marks, segment.Start - 1, segment.Start + edge).FirstOrDefault(m => m.Kind is MarkKind.Left or MarkKind.Right);
-            side = now.At > 0 && !LyingOn().IsMatch(speech.Around(now.Token, 6, 3)) ? SideAt(speech, now, segment.Move) : Opposite(previous.Side);
+            side = now.At > 0 && !IsLainOn(speech, now) ? SideOf(now.Kind) : Opposite(previous.Side);
         }
         else if (side == Side.Both && previous is { Side: not Side.Both } && previous.MoveId == segment.Move.Id && segment.Start - previous.Span.End.Value < 1)
         {

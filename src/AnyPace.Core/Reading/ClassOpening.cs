@@ -55,7 +55,6 @@ internal static class ClassOpening
                 break;
             }
 
-
             // Right after "let's warm up" only a clear name is the next of a list: "march, knees up, swing your arms".
             var warming = Clocked.Between(marks, at - SoonAfterWarmUp, at).Any(m => m.Kind == MarkKind.WarmUp);
             var next = raw.Skip(i + 1).FirstOrDefault(r => r.Hit.Move.Id != hit.Move.Id && (!warming || NameFinder.IsClear(speech, r)));

@@ -84,6 +84,7 @@ internal static partial class KitReader
                 var further = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 16);
                 var needed = NeedWords().IsMatch($"{before} {match.Value}");
                 var with = WithOrWithout().IsMatch(before);
+                var lainOn = item == "mat" && OnIt().IsMatch(before);
                 imagined |= !plain && !may && Imagined().IsMatch(before);
                 if ((Without().IsMatch(before) && !with && !ButIfYouHave().IsMatch(after) && !NeededLater().IsMatch(after)) || NotToday().IsMatch(after) || Imagined().IsMatch(before) || ((PutBefore().IsMatch(before) || before.Length == 0) && PutAfter().IsMatch(after)))
                 {
@@ -94,7 +95,7 @@ internal static partial class KitReader
                 var instead = with ? null : InsteadOf(before, after, speech.Preceding(token, 40), item);
                 standsFor ??= instead;
                 var said = instead is not null && !(OrAnother().IsMatch(before) && MayHave().IsMatch(before)) ? KitNeed.Substitute
-                    : with || (OptionalBefore().IsMatch(before) && !(item == "mat" && OnIt().IsMatch(before)) && !Swapped().IsMatch(before) && !NeedsIt().IsMatch(before)) || (OptionalAfter().IsMatch(after) && !(item == "mat" && OnIt().IsMatch(before) && !OptionalAtOnce().IsMatch(after)) && !(MustHave().IsMatch(before) && !OptionalAtOnce().IsMatch(after))) || NotAMust().IsMatch(further) || SoftEnough().IsMatch(after) || (LackBefore().IsMatch(before) && NoMatter().IsMatch(after)) ? KitNeed.Optional
+                    : with || (OptionalBefore().IsMatch(before) && !lainOn && !Swapped().IsMatch(before) && !NeedsIt().IsMatch(before)) || (OptionalAfter().IsMatch(after) && !(lainOn && !OptionalAtOnce().IsMatch(after)) && !(MustHave().IsMatch(before) && !OptionalAtOnce().IsMatch(after))) || NotAMust().IsMatch(further) || SoftEnough().IsMatch(after) || (LackBefore().IsMatch(before) && NoMatter().IsMatch(after)) ? KitNeed.Optional
                     : KitNeed.Required;
                 if (speech.At(token) < firstBout && (said != KitNeed.Required || needed))
                 {

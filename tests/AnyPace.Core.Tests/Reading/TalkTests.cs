@@ -131,6 +131,6 @@ public sealed class TalkTests
     }
 
     [Fact]
-    public void Every_image_of_the_lexicon_is_a_move_that_is_named_by_what_it_looks_like() =>
+    public void The_lexicon_says_which_names_are_images() =>
         Assert.Contains(Make.Lexicon.Moves, m => m is { Id: "windshield-wiper", IsImage: true });
 }
