@@ -19,6 +19,12 @@ internal static partial class ClauseBorders
             return true;
         }
 
+        if (length == 1 && first.Text is "lung" or "lungs")
+        {
+            // "Fill your lungs"; lunges are heard so as well.
+            return RoleReader.Owned().IsMatch(speech.Before(token, 1));
+        }
+
         if (length > 2)
         {
             return last.Text is "step" or "kick" or "lift" or "press" && token + length < speech.Tokens.Count && speech.Tokens[token + length].Text is "it" or "them";
@@ -29,6 +35,7 @@ internal static partial class ClauseBorders
             || (last.Text == "stretch" && Stretched().IsMatch(speech.After(token + 2, 2)))
             || (last.Text is "taps" or "touches" && TheFloor().IsMatch(speech.After(token + 2, 2)))
             || (first.Text == "front" && last.Text == "thigh")
+            || (first.Text == "stretch" && AStretch().IsMatch(speech.Before(token, 2)))
             || (last.Text is "step" or "tap" && ToSide().IsMatch(speech.After(token + 2, 3)) && IsSaidBefore(speech, token, last.Text))
             || (last.Text is [.., not 's'] && IsThing(first.Text) && RoleReader.Owned().IsMatch(speech.Before(token, 2)) && DoneTo().IsMatch(speech.After(token + 1, 2))));
     }
@@ -62,6 +69,9 @@ internal static partial class ClauseBorders
 
     [GeneratedRegex(@"^(the|your|that|both|it|1)( (left|right|other|leg|arm))?\b", Options)]
     private static partial Regex Stretched();
+
+    [GeneratedRegex(@"\b(a|nice|good|quick|big|little|lovely|some)$", Options)]
+    private static partial Regex AStretch();
 
     [GeneratedRegex(@"^the (floor|ground|mat)\b", Options)]
     private static partial Regex TheFloor();

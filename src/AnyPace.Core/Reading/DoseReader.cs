@@ -64,7 +64,7 @@ public static partial class DoseReader
             beats.Add(new SaidBeat(0, 20, 10));
         }
 
-        var rounds = Counted(speech, Rounds(), evidence) ?? Counted(speech, Circuits(), evidence) ?? Means(speech, TwiceSaid(), 2, evidence) ?? Means(speech, OnceSaid(), 1, evidence) ?? Highest(speech, RoundNumber(), LastRound(), evidence);
+        var rounds = Counted(speech, Rounds(), evidence) ?? Counted(speech, Circuits(), evidence) ?? Means(speech, TwiceSaid(), 2, evidence) ?? EarlyTimes(speech, evidence) ?? Means(speech, OnceSaid(), 1, evidence) ?? Highest(speech, RoundNumber(), LastRound(), evidence);
         var sets = Counted(speech, Sets(), evidence) ?? Means(speech, EachTwiceSaid(), 2, evidence) ?? Highest(speech, SetNumber(), LastSet(), evidence);
         var moves = Counted(speech, MovesPerRound(), evidence);
         var reps = Counted(speech, Reps(), evidence);
@@ -150,6 +150,13 @@ public static partial class DoseReader
     {
         var match = speech.First(phrase);
         return match.Success && Note(speech, match, evidence) ? CountRange.Of(match.Groups["n"].Success ? match.Groups["n"].Value[0] - '0' : times) : null;
+    }
+
+    /// <summary>"Twenty seconds on, ten off, eight times"; later in the class it is said of one block.</summary>
+    private static CountRange? EarlyTimes(Speech speech, List<Evidence> evidence)
+    {
+        var match = speech.First(TimesAfterRest());
+        return match.Success && speech.At(speech.TokenAt(match.Index)) < speech.End.Value * SaidEarly && Note(speech, match, evidence) ? Range(match) : null;
     }
 
     /// <summary>Nobody says how many, but each is called by its number: the highest, and one more where the last is called so some time after it.</summary>
@@ -250,6 +257,9 @@ public static partial class DoseReader
 
     [GeneratedRegex(@"\G\b(twice (through|over|round|around)|(through|do|repeat|goes?|going|round|it all|thing|them|that|this|it|everything|circuit|lot|set|sequence|each|all|moves|exercises) twice|2 times|2 times through|(a second|another|1 more) time (through|round|around)|(do|go through|run|repeat) (it|that|this|them|everything|the (whole|entire) (thing|circuit|lot|round))( all)? (over )?again|(go|going|do|doing|run|come) (back )?(through )?(it|this|that|them|everything|the whole \w+)( all)?( again)? (a second|another|1 more) time|(go|come) (back )?(a?round|through) (it )?again|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once))\b", Options)]
     private static partial Regex TwiceSaid();
+
+    [GeneratedRegex(@"\G\b(rest|off|recovery)( (and|then|we|do|repeat|repeated|it|that|all|of))* (?<n>\d{1,2}) (times|rounds)\b(?! (a|per) week)", Options)]
+    private static partial Regex TimesAfterRest();
 
     [GeneratedRegex(@"\G\b(round|circuit|lap) (number )?(?<n>[2-9])\b(?! (seconds?|minutes?|reps?|of \w+s\b))", Options)]
     private static partial Regex RoundNumber();

@@ -201,6 +201,24 @@ internal static class LaterRounds
             return Math.Abs(beats - Math.Round(beats)) < onBeat ? (int)Math.Round(beats) - 1 : -1;
         }
 
+        static int InTurn(int k, int period) => ((k - 1) % period) + 1;
+
+        // "A, B, A, B", then two that nobody names, then A: moves that take turns go on in turn.
+        int Turn(int i, int missing)
+        {
+            const int longest = 6;
+            for (var period = 2; period <= longest && i - period >= 0; period++)
+            {
+                if (places[i - period][0].MoveId == places[i][0].MoveId && places[i - 1][0].MoveId != places[i][0].MoveId && Enumerable.Range(i - period, period).All(k => Between(k) == 0)
+                    && places[i - period + InTurn(missing + 1, period)][0].MoveId == places[i + 1][0].MoveId)
+                {
+                    return period;
+                }
+            }
+
+            return 0;
+        }
+
         var added = new List<Bout>();
         for (var i = 0; i + 1 < places.Count; i++)
         {
@@ -214,11 +232,12 @@ internal static class LaterRounds
                 .Where(j => j != i && places[j][0].MoveId == places[i][0].MoveId && places[j + missing + 1][0].MoveId == places[i + 1][0].MoveId
                     && Enumerable.Range(j, missing + 1).All(k => Between(k) == 0))
                 .OrderBy(j => Math.Abs(j - i)).Cast<int?>().FirstOrDefault();
-            for (var k = 1; like is { } j && k <= missing; k++)
+            var period = like is null ? Turn(i, missing) : 0;
+            for (var k = 1; (like is not null || period > 0) && k <= missing; k++)
             {
                 var at = places[i][0].Span.Start.Value + (k * beat);
                 var until = k < missing ? at + beat : places[i + 1][0].Span.Start.Value;
-                var place = places[j + k];
+                var place = like is { } j ? places[j + k] : places[i - period + InTurn(k, period)];
                 double Here(Seconds there) => at + (there - place[0].Span.Start).Value;
                 added.AddRange(place.Where(b => Here(b.Span.Start) < until).Select((b, n) => b with
                 {

@@ -127,7 +127,7 @@ public static partial class MarkFinder
     private static readonly HashSet<string> GoesOnBefore =
     [
         "to", "we", "we'll", "let's", "you", "you're", "don't", "gonna", "can", "i", "i'll", "they", "not", "just", "could", "will", "where", "here", "there", "off", "away", "go",
-        "could", "it", "we're", "must", "should", "never", "then", "they'll", "as", "even",
+        "it", "we're", "must", "should", "never", "then", "they'll", "as", "even", "let",
     ];
 
     private static readonly HashSet<string> GoesOnAfter =
@@ -141,7 +141,9 @@ public static partial class MarkFinder
     {
         for (var i = 1; i < speech.Tokens.Count; i++)
         {
-            if (speech.Tokens[i].Text != "go" || GoesOnBefore.Contains(speech.Tokens[i - 1].Text))
+            // "All in one go", "have a go".
+            var once = speech.Tokens[i - 1].Text is "1" or "a" && i > 1 && speech.Tokens[i - 2].Text is "in" or "at" or "have" or "having" or "give" or "another";
+            if (speech.Tokens[i].Text != "go" || once || GoesOnBefore.Contains(speech.Tokens[i - 1].Text))
             {
                 continue;
             }
@@ -295,7 +297,7 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\G\b(go ahead|let's (get )?(it|going)|get ready|in position|whenever you're ready|when you're ready|and start|let's (start|begin))\b", Options)]
     private static partial Regex StartMaybe();
 
-    [GeneratedRegex(@"\G\b(and rest|and relax|rest (it|now|there|up|for)|take (a|your|that|the|another|some) (quick |short |little |nice |well deserved |\d+ seconds? )?(break|breather|rest)|shake (it|that|them|those|everything|your \w+|out|the \w+) ?(out|off|loose)?|(catch|get) (your|a|that) breath( back)?|have a (minute|breather)|and stop|take (a |about |another )?(\d+ (seconds?|minutes?)|half a minute|minute)( here| off| to)?\b|time's up|that's time|time (take|good|grab|relax|okay|everybody)|take your minute|that's the bell|time is up|\d+ (seconds?|minutes?) (rest|off|break|recovery|to rest|of rest|to recover)|and pause|have a rest|you can rest|and recover|and done|and release|and you're done|recovery time)\b", Options)]
+    [GeneratedRegex(@"\G\b(and rest|and relax|rest (it|now|there|up|for)|take (a|your|that|the|another|some) (quick |short |little |nice |well deserved |\d+ seconds? )?(break|breather|rest)|shake (it|that|them|those|everything|your \w+|out|the \w+) ?(out|off|loose)?|(catch|get) (your|a|that) breath( back)?|have a (minute|breather)|and stop|take (a |about |another )?(\d+ (seconds?|minutes?)|half a minute|minute)( here| off| to)?\b|time's up|that's time|time (take|good|grab|relax|okay|everybody|breathe|rest|shake|nice|well)|and time\b(?! (to|for|is|yourself|your|it|will|flies|after|again|under|on|we|the|this|as))|take your minute|that's the bell|time is up|\d+ (seconds?|minutes?) (rest|off|break|recovery|to rest|of rest|to recover)|and pause|have a rest|you can rest|and recover|and done|and release|and you're done|recovery time)\b", Options)]
     private static partial Regex StopSure();
 
     [GeneratedRegex(@"\G\b(well done|good job|nice (work|job)|great (work|job)|good work|fantastic|awesome (job|work)|beautiful|stop there|rest|relax|that's it|excellent|breathe|lower down|come (on )?down|grab (some|your|a|that) (water|towel|drink)|(some|sip of|drink of) water|water break)\b", Options)]
@@ -304,13 +306,13 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\G\b(keep (going|it up|it going|moving|pushing|breathing|working|your|those|that|the)|half ?way|\d+ (more )?seconds?( left| to go| more| remaining)?|\d+ more|(2|3|4|5|last) more|last (1|few|couple|2|3|2|3|5|10)|nearly there|almost (there|done)|come on|push through|don't (stop|give up)|stay (strong|low|with|tall|up)|squeeze|exhale|inhale|breathe (out|in)|chest (up|lifted|tall|proud)|core (tight|engaged|on)|engage|knees? (over|out|soft|behind)|weight (in|into|through) (your|the) heels?|and (up|down|lift|lower|press|push|pull|back|squeeze)|up and down|in and out|control(led)?|you('ve| have)? got (this|it)|slow(ly)?|nice and|there we go|that's it|good|feel (that|it|the))\b", Options)]
     private static partial Regex Doing();
 
-    [GeneratedRegex(@"\G\b(let's (get )?(started|start|begin|get going|get moving|move\b(?! (on|to|back|down|it))|get into it|get into this|jump (right )?in|dive in|crack on|get to it|get moving|kick (it |things )?off)|we('re| are) (going to|gonna) (start|begin|kick off)|(we'll|we will) (start|begin)|start(ing)? (off )?(with|by|in|from)|first (up|exercise|move|1)|(superset|exercise|move|station|block) (number )?(1|a)|let's (just |quickly |all )?warm(ing)? |let's (do|get|have) (\w+ ){0,4}warm|warm ?up first|(?<!\b(a|the|your|after|with|my) )(quick|little|short|gentle) warm ?up\b(?! (and|then|before|first|at|is|that))|to begin with|i want you to start|come (up |down )?(to (standing|sit|sitting|lie|lying|your|all)|on to|onto|into|and (lie|sit|stand))|(lie|lying|lay) (down )?(on|back)|sit (tall|nice|comfortably)|take a seat|stand (up )?(with|tall)|feet (hip|shoulder|together|wide))\b", Options)]
+    [GeneratedRegex(@"\G\b(let's (get )?(started|start|begin|get going|get moving|move\b(?! (on|to|back|down|it))|get into it|get into this|jump (right )?in|dive in|crack on|get to it|get moving|kick (it |things )?off)|we('re| are) (going to|gonna) (start|begin|kick off)|(we'll|we will) (start|begin)|start(ing)? (off )?(with|by|in|from)|first (up|exercise|move|1)|(superset|exercise|move|station|block) (number )?(1|a)|(minute|number) (number )?1 (is|we|starts|will)\b(?! (fan|thing|reason|mistake|tip|rule|question))|let's (just |quickly |all )?warm(ing)? |let's (do|get|have) (\w+ ){0,4}warm|warm ?up first|(?<!\b(a|the|your|after|with|my) )(quick|little|short|gentle) warm ?up\b(?! (and|then|before|first|at|is|that))|to begin with|i want you to start|come (up |down )?(to (standing|sit|sitting|lie|lying|your|all)|on to|onto|into|and (lie|sit|stand))|(lie|lying|lay) (down )?(on|back)|sit (tall|nice|comfortably)|take a seat|stand (up )?(with|tall)|feet (hip|shoulder|together|wide))\b", Options)]
     private static partial Regex Opening();
 
     [GeneratedRegex(@"\G\b(warm ?ups?|warming up|(get|getting) (nice and |a bit |good and )?warm( with| first| together| before| quickly)?\b|get (the|your|our|those|these) (body|bodies|muscles|blood|heart|shoulders?|hips?|joints|legs|arms|spine|back)( rate)? (warm|moving|flowing|pumping|going|loose|ready|up)|loosen (up|the|your)|mobili[sz]e|mobility|nice and (easy|gentle|gently)|easy feet|to start us off|wake (up )?(the|your))\b", Options)]
     private static partial Regex WarmUp();
 
-    [GeneratedRegex(@"\G\b((that's|that is|that was|end of) (it for )?(your|the|our) warm ?up|warm ?up('s| is)? (done|over|complete|finished)|(you're|we're|you are|we are|that's us|nice and|should be|feeling|all) warm(ed)?( up)?( now)?\b|now (that )?(you're|we're) warm|let's (get )?(in ?to|on ?to) (the|our|it|this|round|your)( first| main| proper)?( workout| work| session| block| circuit| set| round| exercise)?|first (round|block|circuit|set|superset|exercise|interval)|round (number )?1 (is|starts|begins|here|let's)|(tabata|superset|circuit|block|pair|combo) (number )?1\b|first tabata|main (workout|set|session|event|part|block)|workout (starts|begins)|let's get (to|into) work|(the )?real work|pick(ing)? (up the|it up|the) ?(pace|tempo)?|let's (build|learn)|(build|learn) the (routine|phrase|combo)|first (bit|piece|part|combo|phrase|combination) of the|first (combo|combination|phrase)|here comes the first)\b", Options)]
+    [GeneratedRegex(@"\G\b((that's|that is|that was|end of) (it for )?(your|the|our) warm ?up|warm ?up('s| is)? (done|over|complete|finished)|(you're|we're|you are|we are|that's us|nice and|should be|feeling|all) warm(ed)?( up)?( now)?\b|now (that )?(you're|we're) warm|let's (get )?(in ?to|on ?to) (the|our|it|this|round|your)( first| main| proper)?( workout| work| session| block| circuit| set| round| exercise)?|(?<!\b(only|just|that's|was|finish\w*|through|after|of) (the|your|our) )first (round|block|circuit|set|superset|exercise|interval)|(?<!\b(that's|that was|end of|of|in|from|after|was|through|finish\w*|with) )round (number )?1\b(?! (done|down|over|of|is done|complete|finished|again|and (round )?2))|(tabata|superset|circuit|block|pair|combo) (number )?1\b|first tabata|main (workout|set|session|event|part|block)|workout (starts|begins)|let's get (to|into) work|(the )?real work|pick(ing)? (up the|it up|the) ?(pace|tempo)?|let's (build|learn)|(build|learn) the (routine|phrase|combo)|first (bit|piece|part|combo|phrase|combination) of the|first (combo|combination|phrase)|here comes the first)\b", Options)]
     private static partial Regex WarmUpOver();
 
     /// <summary>"Stretch that leg out": in a class of stretches it is just one of them.</summary>
@@ -329,13 +331,13 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\G(?<!\blook (to |over )?the )\b(other|opposite|second) (direction|way)\b", Options)]
     private static partial Regex OtherWay();
 
-    [GeneratedRegex(@"\G(?:(?<!\blook (over )?(to )?(your |the )?)(?<!\b(at|by|beside) (your |the ))\bleft (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b(?! on (the|your|a) (chair|wall|bar|barre|counter|desk|hip|table))|(?<!\b(look|lean|leaning)( over)? )\b(on|to|with) (the|your) left\b|\b(and|now|then) (the |to the )?left\b)", Options)]
+    [GeneratedRegex(@"\G(?:(?<!\blook (over )?(to )?(your |the )?)(?<!\b(at|by|beside) (your |the ))(?<!\blean(ing)? (over |across |out )?(on|to|onto|into|towards) (your |the )?)\bleft (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b(?! on (the|your|a) (chair|wall|bar|barre|counter|desk|hip|table))|(?<!\b(look|lean|leaning)( over)? )\b(on|to|with) (the|your) left\b|\b(and|now|then) (the |to the )?left\b)", Options)]
     private static partial Regex LeftSide();
 
-    [GeneratedRegex(@"\G(?:(?<!\blook (over )?(to )?(your |the )?)(?<!\b(at|by|beside) (your |the ))\bright (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b(?! on (the|your|a) (chair|wall|bar|barre|counter|desk|hip|table))|(?<!\b(look|lean|leaning)( over)? )\b(on|to|with) (the|your) right\b|\b(and|now|then) (the |to the )?right\b(?! (there|here|now|away|into|up|back|down|foot forward)))", Options)]
+    [GeneratedRegex(@"\G(?:(?<!\blook (over )?(to )?(your |the )?)(?<!\b(at|by|beside) (your |the ))(?<!\blean(ing)? (over |across |out )?(on|to|onto|into|towards) (your |the )?)\bright (side|leg|arm|foot|hand|knee|hip|heel|elbow|shoulder|first|toe|ankle)\b(?! on (the|your|a) (chair|wall|bar|barre|counter|desk|hip|table))|(?<!\b(look|lean|leaning)( over)? )\b(on|to|with) (the|your) right\b|\b(and|now|then) (the |to the )?right\b(?! (there|here|now|away|into|up|back|down|foot forward)))", Options)]
     private static partial Regex RightSide();
 
-    [GeneratedRegex(@"\G\b((round|set|circuit|block) (number )?[1-9]|(1st|2nd|3rd|4th|first|second|third|fourth|fifth|final|last|next|another|1 more|1 more) (round|set|circuit|block|time (through|round|around))|back (to the (top|start|beginning|first)|round to)|from the (top|start|beginning)|(that's|that is|that was|end of) (the )?(round|set|circuit|block) ?(1|2|3|4|5|1)?|repeat (the|that|this|it|all)|all over again|same (3|4|5|6|7|8|9|10)( moves| exercises)? again|same again|(2|3|4) (down|done))\b", Options)]
+    [GeneratedRegex(@"\G\b((round|set|circuit|block) (number )?[1-9]|(?<!\b(only|just) (the|your|our) )(1st|2nd|3rd|4th|first|second|third|fourth|fifth|final|last|next|another|1 more|1 more) (round|set|circuit|block|time (through|round|around))|back (to the (top|start|beginning|first)|round to)|from the (top|start|beginning)|(that's|that is|that was|end of) (the )?(round|set|circuit|block) ?(1|2|3|4|5|1)?|repeat (the|that|this|it|all)|all over again|same (3|4|5|6|7|8|9|10)( moves| exercises)? again|same again|(2|3|4) (down|done))\b", Options)]
     private static partial Regex Round();
 
     [GeneratedRegex(@"\b(rounds? (1|2|3|4|one|two|number|done)|circuits?|from the (top|start|beginning)|back to the (top|start|beginning|first)|same (2|3|4|5|6|7|8|9|10) again|the whole (lot|thing|round))\b", Options)]

@@ -56,6 +56,7 @@ public static class MentionFinder
         var opening = Math.Min(ClassOpening.OpeningAt(speech, marks), ClassOpening.FirstDone(speech, raw, marks));
         var beat = BeatGrid.Of(marks, dose);
         var quiet = RoleReader.SaysQuiet(speech);
+        var walking = MoveMeant.IsWalk(speech);
         var mentions = new List<Mention>(raw.Count);
         var names = new List<ImmutableArray<string>>(raw.Count);
         for (var i = 0; i < raw.Count; i++)
@@ -84,7 +85,7 @@ public static class MentionFinder
                 role = Role.Past;
             }
 
-            var several = hit.Weak && length == 1 && (called.Contains(token) || NameFinder.IsSeveral(speech.Tokens[token]));
+            var several = hit.Weak && length == 1 && (called.Contains(token) || NameFinder.IsSeveral(speech.Tokens[token]) || (walking && MoveMeant.Walks(speech, token)));
             var verb = RoleReader.IsVerb(speech, token, length);
             var weak = (hit.Weak && !several) || verb || RoleReader.IsClause(speech, token, length) || (hit.Move.Id == OnOneLeg && RoleReader.NamesSide(speech, token, length));
             var (place, implied) = position.Find(token);

@@ -1,10 +1,11 @@
 using System.Collections.Immutable;
+using System.Text.RegularExpressions;
 using AnyPace.Core.Lexicon;
 
 namespace AnyPace.Core.Reading;
 
 /// <summary>Decides which move a name means where it is said: by what is under way, where the body is, what was named in full before.</summary>
-internal static class MoveMeant
+internal static partial class MoveMeant
 {
     /// <summary>In a class that promises no jumps, a name that has a stepping form means that one, unless a jump is named.</summary>
     internal static Move? Stepped(Speech speech, MoveLexicon lexicon, Move move, int token, int length)
@@ -24,6 +25,27 @@ internal static class MoveMeant
 
         return low;
     }
+
+    /// <summary>True for a class that is a walk: there "walk" is what is done, not how to get somewhere.</summary>
+    internal static bool IsWalk(Speech speech)
+    {
+        const double opening = 90;
+        const int several = 2;
+        return speech.Find(AWalk()).TakeWhile(m => speech.At(speech.TokenAt(m.Index)) < opening).Take(several).Count() == several;
+    }
+
+    /// <summary>"And walk", "walk it, walk it": said as what to do now, not "walk your hands out" or "walk away".</summary>
+    internal static bool Walks(Speech speech, int token) =>
+        speech.Tokens[token].Text is "walk" && !WalksElsewhere().IsMatch(speech.After(token + 1, 2)) && !AsOneWalks().IsMatch(speech.Before(token, 2));
+
+    [GeneratedRegex(@"\G\b(walk(ing|ers)? (workout|class|session|along|together|at home|indoors|with (me|us))|walkers|(a|half a|1|2|3|\w+) miles?|\d+ minute walk|(let's|start|keep) walk(ing)?|(of|for|our|this|a) walk(ing)?|(walk|walking) (in place|on the spot))\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex AWalk();
+
+    [GeneratedRegex(@"^(your|the|away|around and|over|past|you|through|off)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex WalksElsewhere();
+
+    [GeneratedRegex(@"\b(as you|when you|you|a|the|dog|to|i|they|of)$", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex AsOneWalks();
 
     private static readonly HashSet<string> LooseWords = ["low", "high", "big", "little", "small", "slow", "fast", "quick"];
 

@@ -11,6 +11,16 @@ internal static class NameFinder
     /// <summary>No name goes on after this many seconds of silence between two captions.</summary>
     private const double NameGap = 4;
 
+    /// <summary>Nor does a description after this many, by the words a minute: who talks all the time is soon on to something else.</summary>
+    private static double DescriptionGap(Speech speech)
+    {
+        const double longest = 5;
+        const double shortest = 2.5;
+        const double few = 60;
+        const double many = 100;
+        return longest - ((longest - shortest) * Math.Clamp((speech.WordsAMinute - few) / (many - few), 0, 1));
+    }
+
     /// <summary>A stretch of speech has to be this much like a move, and this many times as much as like any other, to be taken for its description.</summary>
     private const double LikeEnough = 5;
 
@@ -117,7 +127,14 @@ internal static class NameFinder
     /// <summary>Adds moves that are described where nothing is named, and narrows general names by what is said around them ("squat ... explode up").</summary>
     internal static void Described(Speech speech, MoveLexicon lexicon, DescriptionLikeness.Heard heard, string[] places, List<(AliasHit Hit, int Token, int Length)> raw)
     {
-        foreach (var hit in lexicon.Described.Find(speech.Stems, (from, to) => speech.At(to) - speech.At(from) <= LongestDescription))
+        var gap = DescriptionGap(speech);
+        var silences = new int[speech.Tokens.Count + 1];
+        for (var t = 0; t < speech.Tokens.Count; t++)
+        {
+            silences[t + 1] = silences[t] + (speech.SilentAfter(t, gap) ? 1 : 0);
+        }
+
+        foreach (var hit in lexicon.Described.Find(speech.Stems, (from, to) => speech.At(to) - speech.At(from) <= LongestDescription && silences[to] == silences[from]))
         {
             var end = hit.Start + hit.Length;
 
@@ -127,6 +144,11 @@ internal static class NameFinder
             if (hit.Move.IsStretch && hit.Move.Prime.Contains("neck") && Enumerable.Range(hit.Start, hit.Length).Any(t => speech.Tokens[t].Text == "ears"))
             {
                 // One ear goes to a shoulder in a stretch; "shoulders away from your ears" is said of every move.
+                continue;
+            }
+
+            if (HoldsBreath(speech, hit))
+            {
                 continue;
             }
 
@@ -207,6 +229,7 @@ internal static class NameFinder
 
         // Nobody describes two moves in so few seconds.
         const double describedApart = 9;
+        var gap = DescriptionGap(speech);
         var borders = new bool[speech.Tokens.Count + 1];
         var clear = raw.FindAll(r => IsClear(speech, r));
         foreach (var (_, token, length) in clear)
@@ -224,13 +247,13 @@ internal static class NameFinder
             Array.Fill(borders, true, token, length);
         }
 
-        var enough = LikeEnough * Math.Clamp(speech.Tokens.Count / Math.Max(1, speech.End.Value / 60) / FewWordsAMinute, 1, MostForTalk);
+        var enough = LikeEnough * Math.Clamp(speech.WordsAMinute / FewWordsAMinute, 1, MostForTalk);
         var awaited = Awaited(marks, [.. clear.Select(r => speech.At(r.Token))]);
         var found = new List<(LikeMove Like, int From, int Count)>();
         for (var from = 0; from < speech.Tokens.Count;)
         {
             var to = from + 1;
-            while (to < speech.Tokens.Count && !borders[to] && speech.At(to) - speech.At(to - 1) <= NameGap + 1)
+            while (to < speech.Tokens.Count && !borders[to] && speech.At(to) - speech.At(to - 1) <= gap)
             {
                 to++;
             }
@@ -283,6 +306,10 @@ internal static class NameFinder
     /// <summary>"Sumo squats, hold one weight": to hold something is not a hold.</summary>
     private static bool HoldsSomething(Speech speech, int token) =>
         speech.Tokens[token].Text == "hold" && token + 1 < speech.Tokens.Count && Held.Contains(speech.Tokens[token + 1].Text);
+
+    /// <summary>"Squats, don't hold your breath": no squat is held.</summary>
+    private static bool HoldsBreath(Speech speech, DescribedHit hit) =>
+        Enumerable.Range(hit.Start, hit.Length).Any(t => speech.Tokens[t].Text is "hold" or "holding" && hit.Words.Contains(t) && t + 2 < speech.Tokens.Count && speech.Tokens[t + 2].Text == "breath");
 
     private static readonly HashSet<string> Directions = [.. new[] { "forward", "reverse", "side", "curtsy", "diagonal" }.Select(WordStem.Of)];
 

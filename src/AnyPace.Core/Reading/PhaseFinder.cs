@@ -244,7 +244,7 @@ internal static partial class PhaseFinder
     private static partial Regex WarmUpLength();
 
     /// <summary>Weights, bell, band or chair are taken up when the warm-up is over.</summary>
-    [GeneratedRegex(@"\G\b((grab|pick up|take|get|collect|reach for) (a hold of |hold of )?(your|the|those|that|both|1|a|some)( \w+)? ?(weights?|dumb ?bells?|kettle ?bells?|bells?|bands?|chair|bar)|(turn (and|to) )?face (your|the) (chair|barre?|wall|counter|step)|weights in (your )?hands?|come to (your|the) (mat|chair|barre?)|first (proper |real |working )?(move|exercise)( proper move)?( of the (workout|day))? (is|we have|we've got|will be)|(exercise|move|number|block|combo) (number )?1 (is|we)|we start in \d+)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"\G\b((grab|pick up|take|get|collect|reach for) (a hold of |hold of )?(your|the|those|that|both|1|a|some)( \w+)? ?(weights?|dumb ?bells?|kettle ?bells?|bells?|bands?|chair|bar)|(turn (and|to) )?face (your|the) (chair|barre?|wall|counter|step)|weights in (your )?hands?|come to (your|the) (mat|chair|barre?)|first (proper |real |working )?(move|exercise)( proper move)?( of the (workout|day))? (is|we have|we've got|will be)|(exercise|move|number|block|combo|minute|round) (number )?1 (is|we)|we start in \d+)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex TakesUp();
 
     private static bool NoWarmUpSaid(Speech speech)

@@ -116,10 +116,10 @@ internal sealed partial class PositionTrack
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\G\b((on|onto|to|flat on) (your|the) backs?\b(?! (foot|leg|knee)\b)|roll (all the way )?(back|down)( on| onto| to| flat on)? (the|your) (mat|floor|backs?)\b|(lie|lying|lay|laying) (all the way )?(back|down)\b(?! to stand|( \w+){0,2} (on|onto|to) (your|the|our)( left| right| other)? (side|front|belly|tummy|stomach))|(lie|lying|lay|laying) (down )?on (the|your) (floor|mat|ground|bed|carpet)|face up|head (and shoulders )?down on the (mat|floor)|hug your knees)", Options)]
+    [GeneratedRegex(@"\G\b((?<!\b(easy|hard|kind|gentle|nice|pressure|strain|tough|rough|heavy|stress|hands?|pat)( \w+)? )(on|onto|to|flat on) (your|the) backs?\b(?! (foot|leg|knee|heel|toes?|of|hip|hand|wall|edge|row)\b)|roll (all the way )?(back|down)( on| onto| to| flat on)? (the|your) (mat|floor|backs?)\b|(lie|lying|lay|laying) (all the way )?(back|down)\b(?! to stand|( \w+){0,2} (on|onto|to) (your|the|our)( left| right| other)? (side|front|belly|tummy|stomach))|(lie|lying|lay|laying) (down )?on (the|your) (floor|mat|ground|bed|carpet)|face up|head (and shoulders )?down on the (mat|floor)|hug your knees)", Options)]
     private static partial Regex Supine();
 
-    [GeneratedRegex(@"\G\b((on|onto|to) (your|the) (front|belly|bellies|tummy|tummies|stomachs?)|face down|forehead (down )?(on|to)|(lie|lying|lay) on your (front|belly|tummy|stomach))", Options)]
+    [GeneratedRegex(@"\G\b((?<!\b(hands?|palms?|fingers?|fingertips|weight|knees?|chin|chest)( \w+){0,2} )((on|onto|to) your|(on|onto) the) front\b(?! (foot|leg|knee|heel|toes?|of|edge|end))|(?<!\b(hands?|palms?|fingers?|fingertips|weight|knees?|chin|chest)( \w+){0,2} )(on|onto|to) (your|the) (belly\b(?! button)|bellies|tummy\b|tummies|stomachs?)|face down|forehead (down )?(on|to)|(lie|lying|lay) on your (front|belly|tummy|stomach))", Options)]
     private static partial Regex Prone();
 
     [GeneratedRegex(@"\G\b((lie|lying|lay|laying|roll|rolling|come|down|flip|turn)( \w+){0,3} (on|onto|to) (your|the|our)( left| right| other| opposite| 1)? sides?\b|side lying|onto your( left| right)? side\b|on your (left|right) side\b|(?<!\b(at|to) the )(top|bottom|upper|underneath) (leg|knee)\b)", Options)]
@@ -134,7 +134,7 @@ internal sealed partial class PositionTrack
     [GeneratedRegex(@"\G\b((into|to|in|from|hold) (a|your|that|the) (high |low |forearm |full )?plank|plank position|push ?up position)", Options)]
     private static partial Regex Plank();
 
-    [GeneratedRegex(@"\G\b((sit|sitting|seated) (up |back )?(yourself |yourselves |yourself back )?(tall|nice|down|on(?! your heels)|in|cross|forward|comfortably|with|at|near)|(sit|pop|plonk) (yourself|yourselves) (back )?(down|on)|(come|roll|up|back) (up )?(in)?to (a )?(sit(ting)?|seated|seat)\b|take a seat|have a seat|sit up\b(?!s)|in (your|the|a) chair|edge of (your|the) (chair|seat|bench)|legs (long |straight )?out in front|cross legged|stay seated)", Options)]
+    [GeneratedRegex(@"\G\b((sit|sitting|seated) (up |back (?!nice|in\b))?(yourself |yourselves |yourself back )?(tall|nice|down\b(?! (into|in|low|lower|deep|deeper|between|to the side|a (little|bit)|and (stand|up|drive|push|come|squeeze)|stand|up|like|through|later|tomorrow|after|when))|on(?! your heels)|in\b|cross|forward|comfortably|with|at\b|near\b)|(sit|pop|plonk) (yourself|yourselves) (back )?(down|on)|(come|roll|up|back) (up )?(in)?to (a )?(sit(ting)?|seated|seat)\b|take a seat|have a seat|sit up\b(?!s)|in (your|the|a) chair|edge of (your|the) (chair|seat|bench)|legs (long |straight )?out in front|cross legged|stay seated)", Options)]
     private static partial Regex Seated();
 
     /// <summary>After a round or in a break nobody knows where the body is.</summary>

@@ -39,9 +39,14 @@ internal static class Repeats
                 continue;
             }
 
-            if (IsOtherLeg(speech, mark) && !last.Move.Prime.Concat(last.Move.Helper).Any(Vocabulary.LowerBody.Contains))
+            if (speech.Tokens[mark.Token].Text == "other" && mark.Kind == MarkKind.SwitchSide && Clocked.Between(mentions, mark.At - sameBreath, mark.At).Any(m => m.Weight >= 0.5 && m.Token < mark.Token && mark.Token < m.Token + m.Length))
             {
-                // "And the other leg" is not said of what the arms did.
+                // "Ankle over the other knee": how it is done, not the other side.
+                continue;
+            }
+
+            if (IsOtherLimb(speech, mark, last.Move))
+            {
                 continue;
             }
 
@@ -76,7 +81,7 @@ internal static class Repeats
             }
 
             // After a run of moves on one side, the other side begins with the first of them again.
-            if (mark is { Kind: MarkKind.SwitchSide, Strength: >= 0.9 } && SideRun(mentions, marks, turns, mark) is { Count: > 1 } run)
+            if (mark is { Kind: MarkKind.SwitchSide, Strength: >= 0.9 } && SideRun(mentions, marks, turns, mark).FindAll(m => !IsOtherLimb(speech, mark, m.Move)) is { Count: > 1 } run)
             {
                 added.AddRange(SecondSide(mentions, marks, mark, run));
                 continue;
@@ -103,8 +108,15 @@ internal static class Repeats
         mentions.Sort((a, b) => a.At.CompareTo(b.At));
     }
 
-    private static bool IsOtherLeg(Speech speech, Mark mark) =>
-        mark.Kind == MarkKind.SwitchSide && Enumerable.Range(mark.Token, Math.Min(3, speech.Tokens.Count - mark.Token)).Any(t => speech.Tokens[t].Text is "leg" or "legs" or "foot" or "feet" or "knee");
+    /// <summary>"And the other leg" is not said of what the arms did, "the other arm" not of what only the legs do.</summary>
+    private static bool IsOtherLimb(Speech speech, Mark mark, Move move)
+    {
+        bool Says(Func<string, bool> limb) =>
+            mark.Kind == MarkKind.SwitchSide && Enumerable.Range(mark.Token, Math.Min(3, speech.Tokens.Count - mark.Token)).Any(t => limb(speech.Tokens[t].Text));
+        var muscles = move.Prime.Concat(move.Helper);
+        return (Says(w => w is "leg" or "legs" or "foot" or "feet" or "knee") && !muscles.Any(Vocabulary.LowerBody.Contains))
+            || (Says(w => w is "arm" or "arms" or "elbow") && move.IsStretch && muscles.All(Vocabulary.LowerBody.Contains));
+    }
 
     /// <summary>The one-sided moves done one after the other since the side was last changed.</summary>
     private static List<Mention> SideRun(List<Mention> mentions, IReadOnlyList<Mark> marks, IReadOnlyList<Mark> turns, Mark mark)

@@ -30,12 +30,12 @@ internal static partial class RoleReader
             return Role.Alternative;
         }
 
-        if (!described && (Past().IsMatch(before) || PastAfter().IsMatch(after)))
+        if ((!described && (Past().IsMatch(before) || PastAfter().IsMatch(after))) || IsTold(before, after))
         {
             return Role.Past;
         }
 
-        if (OtherPerson().IsMatch(before))
+        if (OtherPerson().IsMatch(before) || speech.Others.Does(token))
         {
             return Role.Alternative;
         }
@@ -47,6 +47,9 @@ internal static partial class RoleReader
 
         return Announce().IsMatch(before) || AnnounceAfter().IsMatch(after) ? Role.Announced : Role.Doing;
     }
+
+    /// <summary>"I broke my wrist skating when I was a kid", "my son plays": told of other days or other people.</summary>
+    private static bool IsTold(string before, string after) => (Told().IsMatch(before) && !BackToClass().IsMatch(before)) || ToldAfter().IsMatch(after);
 
     /// <summary>True where the words after a name announce it: "high knees first up".</summary>
     public static bool IsAnnouncedAfter(Speech speech, int end) => AnnounceAfter().IsMatch(speech.After(end, 4));
@@ -169,7 +172,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(not (just|only)|no (problem|worries|rest|break|stopping)|why not)\b[^.]*$", Options)]
     private static partial Regex NotOnly();
 
-    [GeneratedRegex(@"\b(the (longer|higher|lower|closer|further|wider|straighter) and$|like|similar to|same as|as if|think of|like (you're|you are|we're|i'm|someone's|you were) \w+ing( (over|on|in|to|up|down|out|at|through|off|round|around|away|into|something|somebody))*|kind of|feel (it |that )?(in )?(the|your|those)|it's (just |really |basically )?a (moving|kind of|sort of)|(this|it|that|which)('s| is) (basically|really|essentially|pretty much|kind of|sort of)( just)?|imagine|remember|than|almost|version of|as in|looks like|no (weights?|dumbbells?|bands?|kit|equipment)( needed)? (for|in|on)|\bas (a|an|the|our|your|in|that)|(still|just) add(ing)? (a|an|some|in a|in the|in|the|your)|now add (a|an|some|in a|your)|add (a|an|some|in a|in some|your))( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|tiny|small|big|slow|mini|fast|were|if|normal|regular))*$", Options)]
+    [GeneratedRegex(@"\b(the (longer|higher|lower|closer|further|wider|straighter) and$|keep(ing)? (it|that|this|everything)( nice( and)?| all| really| super| very)?$|like|similar to|same as|as if|think of|like (you're|you are|we're|i'm|someone's|you were) \w+ing( (over|on|in|to|up|down|out|at|through|off|round|around|away|into|something|somebody))*|kind of|feel (it |that )?(in )?(the|your|those)|it's (just |really |basically )?a (moving|kind of|sort of)|(this|it|that|which)('s| is) (basically|really|essentially|pretty much|kind of|sort of)( just)?|imagine|remember|than|almost|version of|as in|looks like|no (weights?|dumbbells?|bands?|kit|equipment)( needed)? (for|in|on)|(movement|position|shape|prep|preparation|practice|pattern) (for|of|behind)|\bas (a|an|the|our|your|in|that)|(still|just) add(ing)? (a|an|some|in a|in the|in|the|your)|now add (a|an|some|in a|your)|add (a|an|some|in a|in some|your))( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|tiny|small|big|slow|mini|fast|were|if|normal|regular))*$", Options)]
     private static partial Regex Comparison();
 
     /// <summary>"Now we add a little tilt of the pelvis": added to a move where it is named, the next one where it is described.</summary>
@@ -189,7 +192,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(would|d|i'd|you'd|if you) like\b", Options)]
     private static partial Regex WouldLike();
 
-    [GeneratedRegex(@"(\bif (you|you'd) (want|need|like|can|can't|prefer|have|would|feel|fancy)\b((?! and (a|an|now|then|your|the)\b) [\w']+){0,6}|\bif you('re| are) (not|low|doing|new|tired|struggling|finding|on|in|a|pregnant|short|following|joining)\b( [\w']+){0,3}|\bif (you(?!'ve got (a|your)|'re ready)|that|this|it|jump|your|the|\w+ing)\b( [\w']+){0,4}|\bif (jump\w*|hopping|impact|that|it)('s| is| are) ((not|too)( [\w']+){0,7})|\boptions?\b( [\w']+){0,5}|\b(modif\w+|alternative(ly)?|feel free|easier|harder|beginners?|advanced|too (much|hard|easy|intense|quick|fast|tricky|complicated|confusing)|progress(ion)?|low impact (option|version|way|variation|alternative)|challenge (yourself|it))\b( [\w']+){0,5}|\byou (can|could|might|may)( (also|always|just|do|take|make|stay|come|drop|go|add|swap|turn|replace|choose|step|try))?\b( [\w']+){0,4}|\bor( (a|an|the|just|you|can|to|do|into|even|do|take|simply|maybe|hold|stay|go|come))*)$", Options)]
+    [GeneratedRegex(@"(\bif (you|you'd) (want|need|like|can\b(?! (see|hear|imagine|remember|tell|believe))|can't|prefer|have|would|feel|fancy)\b((?! and (a|an|now|then|your|the)\b) [\w']+){0,6}|\bif you('re| are) (not|low|doing|new|tired|struggling|finding|on|in|a|pregnant|short|following|joining)\b( [\w']+){0,3}|\bif (you(?!'ve got (a|your)|'re ready)|that|this|it|jump|your|the|\w+ing)\b( [\w']+){0,4}|\bif (jump\w*|hopping|impact|that|it)('s| is| are) ((not|too)( [\w']+){0,7})|\boptions?\b( [\w']+){0,5}|\b(modif\w+|alternative(ly)?|feel free|easier|harder|beginners?|advanced|too (much|hard|easy|intense|quick|fast|tricky|complicated|confusing)|progress(ion)?|low impact (option|version|way|variation|alternative)|challenge (yourself|it))\b( [\w']+){0,5}|\byou (can|could|might|may)( (also|always|just|do|take|make|stay|come|drop|go|add|swap|turn|replace|choose|step|try))?\b( [\w']+){0,4}|\bor( (a|an|the|just|you|can|to|do|into|even|do|take|simply|maybe|hold|stay|go|come))*)$", Options)]
     private static partial Regex Alternative();
 
     /// <summary>"Renzo's doing a squat, no jump": what someone else on screen does.</summary>
@@ -197,10 +200,10 @@ internal static partial class RoleReader
     private static partial Regex OtherPerson();
 
     /// <summary>"Take the band off if you like": said after what may be done, it is not of the next name.</summary>
-    [GeneratedRegex(@"\b(\w+ ){3,}if (you (like|need|fancy|can|need to|like to|want to)|(you|your|the|it|that)( [\w']+){1,5} and( (now|then))?)$|\b(\w+ ){3,}(?<!\b(and|or|but|so|then) )if you (need|like|want|fancy|prefer) (it|1|that|them|support|help)( [\w']+){0,6}$", Options)]
+    [GeneratedRegex(@"\b(\w+ ){3,}if (you (like|need|fancy|can|need to|like to|want to)( (slowly|gently|then|now|so|okay|next))*|(you|your|the|it|that)( [\w']+){1,5} and( (now|then))?)$|\bif you have any questions\b|\b(\w+ ){3,}(?<!\b(and|or|but|so|then) )if you (need|like|want|fancy|prefer) (it|1|that|them|support|help)( [\w']+){0,6}$", Options)]
     private static partial Regex Tag();
 
-    [GeneratedRegex(@"^(?!(step|take|drop|do|just|keep|hold|use|go|you|we|walk|bend|slow|make|modify|no|low|come|stay) )((?!knees?\b|hands?\b)[\w']+ ){0,2}(instead|(?<!as )if (you|that|it|this)|is (also )?(fine|an option|a great option|okay|ok|perfect|good too)|(as )?(an )?option|works too|for (a )?beginners|as well if)\b", Options)]
+    [GeneratedRegex(@"^(?!(step|take|drop|do|just|keep|hold|use|go|you|we|walk|bend|slow|make|modify|no|low|come|stay) )((?!knees?\b|hands?\b)[\w']+ ){0,2}(instead|(?<!as )if (you(?! (miss|missed|can (see|hear)|lose|lost|watch|think|know|ask|were|just|follow|join))|that|it|this)|is (also )?(fine|an option|a great option|okay|ok|perfect|good too)|(as )?(an )?option|works too|for (a )?beginners|as well if)\b", Options)]
     private static partial Regex AlternativeAfter();
 
     [GeneratedRegex(@"^([\w']+ ){0,5}instead\b", Options)]
@@ -216,7 +219,17 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b((that|those|these) (was|were)( our| your| the)?|(you've|we've|i've|have|had) been|we (just )?did|you (just )?did|just (did|done)|done with|finished( with)?|earlier|yesterday|used to (do|be)|i (once|used)|remember (the|those)|back from|(that's|that is) (the|your|our|all)( [\w']+){0,2} (done|over)|from (the|our|that)( first| last| warm up)?)( (a|an|the|your|our|those|all|with))*$", Options)]
     private static partial Regex Past();
 
-    [GeneratedRegex(@"^(we did|you did|from (before|earlier|the warm up|round|last)|(are |is |all )?(done|finished|over)(?! (to|onto|the|your|and|there|on))|earlier)\b", Options)]
+    [GeneratedRegex(@"\b(i|he|she|they|we|who|somebody|someone|nobody|my [\w']+|(a|this|that|1|some|the) (friend|lady|woman|man|guy|bloke|chap|girl|boy|client|lad|kid|person|student|member|neighbou?r)( of (mine|ours))?) (((just|once|always|never|really|actually|nearly|almost) )?(had|broke|saw|went|used to|was|were|got|told|tried|started|ran|loved|hated|fell|wrote|asked|couldn't|crossed|played|bought|took|came|found|thought|forgot|pulled|learned|learnt|met|watched|read|lost|left|missed|spent|wore|ate|drove|decided|ended)|(can't even|'d rather|would rather|wish))\b((?! (last (week|night|year|time)|yesterday|ago)\b) [\w']+){0,4}$|\b(i'd rather|i've (never|always)|(my [\w']+|he|she|(a|this|that|1|some) (friend|lady|woman|man|guy|bloke|chap|girl|client|lad|kid)( of (mine|ours))?) (still |always |never |only |even )?(plays|runs|walks|does|likes|hates|loves|thinks|can't|struggles|goes|calls|says|makes|keeps|gets|has|wants|won't))\b( [\w']+){0,4}$|\b(who|(he|she)|(a|my|this) (friend|mate|son|daughter|husband|wife|neighbou?r|brother|sister|mum|mom|dad|dog|cat)( of (mine|ours))?)$", Options)]
+    private static partial Regex Told();
+
+    /// <summary>What comes after these words is of the class again.</summary>
+    [GeneratedRegex(@"\b(had|was|were|got|told|started|thought|so|but|and|okay|right|anyway|now|next)\b.*\b(you|you're|let's|we're|we'll|we've|i'm|i want|here we|here's|go|keep|now|next|okay|right|this|ready|everyone|everybody|going|gonna|it's|that's|up|down)\b", Options)]
+    private static partial Regex BackToClass();
+
+    [GeneratedRegex(@"^([\w']+ ){0,2}(when (i|we|he|she) (was|were|had)|at school|as a (kid|child|teenager)|last (night|week|weekend|year|month|summer|winter)(?! (i|we|she|he|somebody|someone|my|they)\b)|yesterday(?! (i|we|she|he|somebody|someone|my|they)\b)|for the (bus|train|shopping|kids)|years ago|in the (park|garden|street|pub|kitchen) (yesterday|last|when))\b", Options)]
+    private static partial Regex ToldAfter();
+
+    [GeneratedRegex(@"^(we did|you did|from (before|earlier|the warm up|round|last)|(are |is |all )?(done|finished|over)(?! (to|onto|the|your|and|there|on))|earlier|(sorted|in the bag|out of the way|for the day)\b)\b", Options)]
     private static partial Regex PastAfter();
 
     [GeneratedRegex(@"\b(later( on)?|we'll (be|also|have|come|finish|end|then)|we will|today|followed by|after that|after (this|these)|at the end|before we (do|go|start|get)|next (round|block|circuit|pair|superset|combo|couple|few|two|2|3)\b( [\w']+){0,9}|going to be doing|coming (up )?(later|soon)|in a (minute|moment|bit)|(?<!\b(let's|(number|exercise|move) (\d|\w+) we) )(finish (off |up )?with|end with)|the other (exercise|move))( [\w']+){0,4}$", Options)]
@@ -304,6 +317,6 @@ internal static partial class RoleReader
     [GeneratedRegex(@"^(so|which is|which means|that's|that is|basically|it's|i e|aka|in other words|just)( (basically|just|really|a|an|the|like|we're|you're|your))*$", Options)]
     private static partial Regex SaidOtherwise();
 
-    [GeneratedRegex(@"^([\w']+ )?(sorry(?! (i said|in advance|not sorry|about|to|if|for))|no wait|wait no|i mean|i meant|i lied|actually no)\b", Options)]
+    [GeneratedRegex(@"^([\w']+ )?(sorry(?! (in advance|not sorry|about|to|if|i (said|got|forgot|had|was|know|keep|have)|i'm|i've|for|guys|everyone|everybody|neighbou?rs?|knees|legs|love|folks))|no wait|wait no|i mean|i meant|i lied|actually no)\b", Options)]
     private static partial Regex Correction();
 }

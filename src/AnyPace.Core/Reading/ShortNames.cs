@@ -90,6 +90,9 @@ internal static class ShortNames
     /// <summary>Words of doing that call a move even beside others: "press, second time".</summary>
     private static readonly HashSet<string> OwnCall = [.. new[] { "push", "pull", "press", "jump", "squat", "lunge" }.Select(WordStem.Of)];
 
+    /// <summary>"Push into the toes" calls nothing.</summary>
+    private static readonly HashSet<string> CallGoesOn = ["into", "the", "your", "through", "off", "away", "out", "against", "back", "from", "on", "it", "that"];
+
     /// <summary>"Climb" is short for climbers from this many letters on.</summary>
     private const int ClearStem = 4;
 
@@ -119,7 +122,7 @@ internal static class ShortNames
                 {
                     var stem = speech.Tokens[t].Stem;
                     var under = raw.FindIndex(r => r.Token <= t && t < r.Token + r.Length);
-                    if (NeverCalled.Contains(stem) || (end > start && BodyWords.Contains(stem) && !OwnCall.Contains(stem)) || (under >= 0 && !(raw[under].Hit.Weak && raw[under].Length == 1)))
+                    if (NeverCalled.Contains(stem) || (end > start && BodyWords.Contains(stem) && !(OwnCall.Contains(stem) && !(t < end && CallGoesOn.Contains(speech.Tokens[t + 1].Text)))) || (under >= 0 && !(raw[under].Hit.Weak && raw[under].Length == 1)))
                     {
                         continue;
                     }

@@ -10,6 +10,7 @@ public sealed class Speech
 {
     private readonly int[] _offsets;
     private readonly int[] _heads;
+    private readonly Lazy<OtherPeople> _others;
 
     public Speech(IReadOnlyList<Cue> cues)
     {
@@ -32,6 +33,7 @@ public sealed class Speech
         }
 
         Text = text.ToString();
+        _others = new Lazy<OtherPeople>(() => new OtherPeople(this));
         _heads = [.. _offsets.Select(o => PhraseHeads.Code(Text.AsSpan(o)))];
 
         // To the tenth, as every time of a reading, so that no bout can end after the recording.
@@ -53,8 +55,14 @@ public sealed class Speech
     /// <summary>When the class is over: the end of the last cue that is not noise.</summary>
     public Seconds End { get; }
 
+    /// <summary>How much is said, over the whole class.</summary>
+    public double WordsAMinute => Tokens.Count / Math.Max(1, End.Value / 60);
+
     /// <summary>The end of the last caption, noise included.</summary>
     public Seconds CaptionsEnd { get; }
+
+    /// <summary>Who else is on screen.</summary>
+    internal OtherPeople Others => _others.Value;
 
     /// <summary>The token that covers a position of <see cref="Text"/>.</summary>
     public int TokenAt(int position)
