@@ -21,8 +21,8 @@ internal static partial class ClauseBorders
 
         if (length == 1 && first.Text is "lung" or "lungs")
         {
-            // "Fill your lungs"; lunges are heard so as well.
-            return RoleReader.Owned().IsMatch(speech.Before(token, 1));
+            // "Fill your lungs", "legs and lungs"; lunges are heard so as well, where they are called.
+            return !CalledNext().IsMatch(speech.Before(token, 2));
         }
 
         if (length > 2)
@@ -69,6 +69,9 @@ internal static partial class ClauseBorders
 
     [GeneratedRegex(@"^(the|your|that|both|it|1)( (left|right|other|leg|arm))?\b", Options)]
     private static partial Regex Stretched();
+
+    [GeneratedRegex(@"\b(next|up|now|into|more|some|alternating|go|first|exercise|are|reverse|forward|side|walking)$", Options)]
+    private static partial Regex CalledNext();
 
     [GeneratedRegex(@"\b(a|nice|good|quick|big|little|lovely|some)$", Options)]
     private static partial Regex AStretch();

@@ -153,7 +153,7 @@ internal static class LaterRounds
         const int most = 10;
         var lists = new List<List<Mention>>();
         var list = new List<Mention>();
-        foreach (var mention in mentions.Where(m => m.Role is Role.Previewed or Role.Announced or Role.Doing && !m.Move.IsGentle))
+        foreach (var mention in mentions.Where(m => !m.Move.IsGentle && m.Role is Role.Previewed or Role.Announced or Role.Doing && m is not { Role: Role.Doing, Weak: true, Weight: < 0.2 }))
         {
             if (list.Count > 0 && (mention.At - list[^1].At > apart || Clocked.Between(marks, list[^1].At, mention.At).Any(m => m is { Kind: MarkKind.Start, Strength: >= 0.5 })))
             {

@@ -71,7 +71,13 @@ public static class MentionFinder
 
             if (role == Role.Compared && hit.Move.IsImage && RoleReader.IsLike(speech, token))
             {
-                role = Role.Doing;
+                role = RoleReader.IsWarned(speech, token) ? Role.Negated : Role.Doing;
+            }
+
+            if (hit.Described && hit.Move.IsImage && Enumerable.Range(token, length).Any(t => speech.Tokens[t].Text is "don't" or "never" or "not"))
+            {
+                // "Hips level, don't open out like a gate."
+                role = Role.Negated;
             }
 
             if (role is Role.Doing or Role.Announced)
@@ -110,7 +116,7 @@ public static class MentionFinder
                 move = low;
             }
 
-            var fuller = MoveMeant.PartOf(lexicon, mentions, hit, token, length, speech, at) ?? (general ? MoveMeant.EarlierOf(lexicon, mentions, names, move, weak || several, at, NameFinder.AtHand(speech, move)) : null);
+            var fuller = MoveMeant.PartOf(lexicon, mentions, hit, token, length, speech, at) ?? (general && !RoleReader.IsUnloaded(speech, token, length) ? MoveMeant.EarlierOf(lexicon, mentions, names, move, weak || several, at, NameFinder.AtHand(speech, move)) : null);
             var meant = fuller ?? move;
             var weight = hit.Move.Id == ShakeOut && JustStopped(marks, at) ? 0
                 : verb && !hit.Weak ? VerbWeight
@@ -206,6 +212,7 @@ public static class MentionFinder
         MoveMeant.OneArm(lexicon, marks, mentions);
         MentionWeights.NameForward(marks, mentions);
         MentionWeights.NameDescribed(mentions);
+        MentionWeights.TellAnnounced(marks, mentions);
         MentionWeights.DropLoneEverydayWords(mentions);
         MentionWeights.ThinParts(speech, mentions);
         for (var i = 0; i < mentions.Count; i++)

@@ -175,6 +175,25 @@ internal static class MentionWeights
         }
     }
 
+    /// <summary>
+    /// "Next is the hip thrust, this is where you need the bench ... drive through your heels, lift your hips": what is described before anyone starts or
+    /// stops is what was announced, where it is the plain form of it.
+    /// </summary>
+    internal static void TellAnnounced(IReadOnlyList<Mark> marks, List<Mention> mentions)
+    {
+        const double setUp = 40;
+        for (var i = 1; i < mentions.Count; i++)
+        {
+            if (mentions[i] is { Weak: true, Length: > 1, Role: Role.Doing or Role.Announced } m
+                && mentions.Take(i).Reverse().TakeWhile(o => m.At - o.At < setUp).FirstOrDefault(o => o is { Weak: false, Role: Role.Doing or Role.Announced }) is { Role: Role.Announced } told
+                && told.Move.Easier == m.Move.Id
+                && !Clocked.Between(marks, told.At, m.At).Any(k => k is { Kind: MarkKind.Start or MarkKind.Stop, Strength: >= 0.5 } or { Kind: MarkKind.SwitchSide or MarkKind.Opening }))
+            {
+                mentions[i] = m with { Move = told.Move };
+            }
+        }
+    }
+
     /// <summary>An everyday word that is also a move's name counts only where the move is named in full, or announced, somewhere.</summary>
     internal static void DropLoneEverydayWords(List<Mention> mentions)
     {

@@ -122,6 +122,7 @@ internal static class Repeats
     private static List<Mention> SideRun(List<Mention> mentions, IReadOnlyList<Mark> marks, IReadOnlyList<Mark> turns, Mark mark)
     {
         const double longest = 300;
+        const double bothSides = 90;
         var since = Clocked.Between(marks, mark.At - longest, mark.At - OneTurn).LastOrDefault(m => m.Kind == MarkKind.SwitchSide && m.Strength >= 1).At;
         var run = new List<Mention>();
         foreach (var m in Clocked.Between(mentions, Math.Max(since, mark.At - longest), mark.At - 1))
@@ -135,6 +136,13 @@ internal static class Repeats
             if (m.Move.Sides != MoveSides.Each || (run.Count > 0 && (Clocked.Between(marks, run[^1].At + OneTurn, m.At - OneTurn).Any(k => k.Kind == MarkKind.SwitchSide) || Clocked.Between(turns, run[^1].At + OneTurn, m.At - OneTurn).Any())))
             {
                 run.Clear();
+            }
+
+            // "Change legs, left ankle over the right knee": this is its other side already.
+            if (since > 0 && Clocked.Between(mentions, since - bothSides, since).Any(o => Named.IsNamed(o) && o.Move.Id == m.Move.Id))
+            {
+                run.Clear();
+                continue;
             }
 
             if (m.Move.Sides == MoveSides.Each && !run.Exists(r => r.Move.Id == m.Move.Id))

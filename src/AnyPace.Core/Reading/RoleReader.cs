@@ -40,7 +40,7 @@ internal static partial class RoleReader
             return Role.Alternative;
         }
 
-        if (beforeOpening || Later().IsMatch(before) || LaterAfter().IsMatch(after))
+        if (beforeOpening || (Later().IsMatch(before) && (gentle || token < Late * speech.Tokens.Count || !Finishes().IsMatch(before))) || LaterAfter().IsMatch(after))
         {
             return Role.Previewed;
         }
@@ -140,6 +140,13 @@ internal static partial class RoleReader
     /// <summary>True right after "like a".</summary>
     public static bool IsLike(Speech speech, int token) => LikeA().IsMatch(speech.Before(token, 3));
 
+    /// <summary>True right after "don't open out like a".</summary>
+    public static bool IsWarned(Speech speech, int token) => Warned().IsMatch(speech.Before(token, 7));
+
+    /// <summary>"Squats, no weight": not those with a weight that were named before.</summary>
+    public static bool IsUnloaded(Speech speech, int token, int length) =>
+        NoWeight().IsMatch(speech.After(token + length, 4)) || Bodyweight().IsMatch(speech.Before(token, 2));
+
     /// <summary>True right after "and then a".</summary>
     public static bool IsThenAnother(Speech speech, int token) => ThenAnother().IsMatch(speech.Before(token, 6));
 
@@ -161,6 +168,12 @@ internal static partial class RoleReader
     public static bool IsSaidOtherwise(Speech speech, int end, int token) =>
         token - end is > 0 and <= 4 && SaidOtherwise().IsMatch(speech.After(end, token - end));
 
+    /// <summary>Share of the words from which "finish with" is now.</summary>
+    private const double Late = 0.7;
+
+    [GeneratedRegex(@"(?<!\b(we|we'll|i'll|you'll|will|to|always|they) )\b(finish (off |up )?with|end with)( [\w']+){0,4}$", Options)]
+    private static partial Regex Finishes();
+
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
     [GeneratedRegex(@"\b(not|isn't|isnt|don't let (the|your) (\w+ )?\w+$|don't (?!forget|stop)\w+|don't|doesn't|never|no|without|avoid|rather than|instead of|in place of|(swap|swapping|replace|replacing) (out )?|unlike|skip the|forget (about )?the|ain't|turns? (it |this |that )?into|becom(es|ing)|people (do|doing)|supposed to be)( (a|an|the|your|any|doing|just|really|it|into|to|another|more|usual|normal|regular|become|turn|this|going|be|big|proper|full|deep|high|kind|of|let|that|quite))*$", Options)]
@@ -172,7 +185,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(not (just|only)|no (problem|worries|rest|break|stopping)|why not)\b[^.]*$", Options)]
     private static partial Regex NotOnly();
 
-    [GeneratedRegex(@"\b(the (longer|higher|lower|closer|further|wider|straighter) and$|keep(ing)? (it|that|this|everything)( nice( and)?| all| really| super| very)?$|like|similar to|same as|as if|think of|like (you're|you are|we're|i'm|someone's|you were) \w+ing( (over|on|in|to|up|down|out|at|through|off|round|around|away|into|something|somebody))*|kind of|feel (it |that )?(in )?(the|your|those)|it's (just |really |basically )?a (moving|kind of|sort of)|(this|it|that|which)('s| is) (basically|really|essentially|pretty much|kind of|sort of)( just)?|imagine|remember|than|almost|version of|as in|looks like|no (weights?|dumbbells?|bands?|kit|equipment)( needed)? (for|in|on)|(movement|position|shape|prep|preparation|practice|pattern) (for|of|behind)|\bas (a|an|the|our|your|in|that)|(still|just) add(ing)? (a|an|some|in a|in the|in|the|your)|now add (a|an|some|in a|your)|add (a|an|some|in a|in some|your))( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|tiny|small|big|slow|mini|fast|were|if|normal|regular))*$", Options)]
+    [GeneratedRegex(@"\b(the (longer|higher|lower|closer|further|wider|straighter) and$|keep(ing)? (it|that|this|everything)( nice( and)?| all| really| super| very)?$|like|similar to|same as|as if|think of|like (you're|you are|we're|i'm|someone's|you were) \w+ing( (over|on|in|to|up|down|out|at|through|off|round|around|away|into|something|somebody))*|like (there's|you've got|you have|it's) (a|an|your|the)( [\w']+){1,6}|kind of|feel (it |that )?(in )?(the|your|those)|it's (just |really |basically )?a (moving|kind of|sort of)|(this|it|that|which)('s| is) (basically|really|essentially|pretty much|kind of|sort of)( just)?|imagine|remember|than|almost|version of|as in|looks like|no (weights?|dumbbells?|bands?|kit|equipment)( needed)? (for|in|on)|(movement|position|shape|prep|preparation|practice|pattern) (for|of|behind)|\bas (a|an|the|our|your|in|that)|(still|just) add(ing)? (a|an|some|in a|in the|in|the|your)|now add (a|an|some|in a|your)|add (a|an|some|in a|in some|your))( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|tiny|small|big|slow|mini|fast|were|if|normal|regular))*$", Options)]
     private static partial Regex Comparison();
 
     /// <summary>"Now we add a little tilt of the pelvis": added to a move where it is named, the next one where it is described.</summary>
@@ -256,7 +269,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(call(s|ed|ing)?|known as|named)( (it|this|that|these|those|them|1))?( (a|an|the|our))*$", Options)]
     private static partial Regex CalledA();
 
-    [GeneratedRegex(@"^(it|that) (low|down|up|at the (top|bottom)|there and|right there|down there|up there|for (the )?(last )?(\d+|a) )(?!([\w']+ ){0,2}\d\b)(?!(for )?(1[0-5]?|[2-9])\b)", Options)]
+    [GeneratedRegex(@"^(it|that) (low|down|up|at the (top|bottom)|there and|right there|down there|up there|for (the )?(last )?(\d+|a(?! (second|sec|moment|beat|tick|breath|count)\b)) )(?!([\w']+ ){0,2}\d\b)(?!(for )?(1[0-5]?|[2-9])\b)", Options)]
     private static partial Regex HoldAfter();
 
     [GeneratedRegex(@"\bstay (down|low|up|there|down there|up there|right there)( and)?$", Options)]
@@ -265,10 +278,19 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(?<!(look|looks|feel|feels) )like (a|an|the|your|those)$", Options)]
     private static partial Regex LikeA();
 
+    [GeneratedRegex(@"\b(don't|not|never|no|doesn't|isn't|without)( [\w']+){0,4} like (a|an|the|your|those)$", Options)]
+    private static partial Regex Warned();
+
+    [GeneratedRegex(@"^([\w']+ )?(no|without( any| the)?) weights?\b", Options)]
+    private static partial Regex NoWeight();
+
+    [GeneratedRegex(@"\b(body ?weight|air)$", Options)]
+    private static partial Regex Bodyweight();
+
     [GeneratedRegex(@"\b(then|now|next|switch\w*|change\w*|swap\w*|into|on to|onto|add|go to|halfway|second half|next|last)\b", Options)]
     private static partial Regex MoveOn();
 
-    [GeneratedRegex(@"\G\b((keep |let |draw |pull |roll |drop )?(the |your |those )?shoulders (down )?(\w+ )?(away|down) (away )?from (the|your) ears|belly button (to|towards|toward|drawing|drawn|in)( \w+){0,2} spine|shoulders (over|above|on top of) (the|your)? ?(wrists?|hands)|hips (over|above) (the|your)? ?knees|knees? (over|above|in line with|behind) (the|your)? ?(toes?|ankles?))\b", Options)]
+    [GeneratedRegex(@"\G\b((keep |let |draw |pull |roll |drop )?(the |your |those )?shoulders (down )?(\w+ )?(away|down) (away )?from (the|your) ears|soft knees( standing tall)?|belly button (to|towards|toward|drawing|drawn|in)( \w+){0,2} spine|shoulders (over|above|on top of) (the|your)? ?(wrists?|hands)|hips (over|above) (the|your)? ?knees|knees? (over|above|in line with|behind) (the|your)? ?(toes?|ankles?))\b", Options)]
     private static partial Regex FormCue();
 
     [GeneratedRegex(@"\b(feel|feeling|felt)( (it|that|this|a|stretch|in|through|all|along|down|the|your|those|whole|of|back))*$", Options)]

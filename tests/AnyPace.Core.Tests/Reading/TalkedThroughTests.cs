@@ -85,4 +85,34 @@ public sealed class TalkedThroughTests
     [Fact]
     public void What_i_am_like_hides_no_kit() =>
         Assert.Contains("mat Optional", Read("[0:02] i know what i'm like mat if your floor's hard towel if you get warm", "[0:10] squats", "[0:40] keep going").Kit.Select(k => $"{k.Item} {k.Need}"));
+
+    [Theory]
+    [InlineData("hip thrusts", "chin tucked hold it for a second at the top", "hip-thrust")]
+    [InlineData("single leg deadlifts", "hips level don't open out like a gate", "single-leg-deadlift")]
+    [InlineData("pelvic tilts", "it's like there's a marble in your belly button rolling up towards your ribs", "pelvic-tilt")]
+    [InlineData("bodyweight squats", "remember to breathe don't hold your breath", "squat")]
+    public void How_a_move_is_done_is_not_the_next_one(string named, string then, string move) =>
+        Assert.Equal(move, Moves($"[0:10] {named}", $"[0:34] {then}", "[0:50] keep going"));
+
+    [Fact]
+    public void What_is_set_up_at_length_is_what_was_announced() =>
+        Assert.Equal("hip-thrust", Moves("[0:10] next is the hip thrust this is where you need the bench", "[0:20] get yourself settled on the edge of it", "[0:30] drive through your heels lift your hips up and lower", "[0:50] keep going"));
+
+    [Fact]
+    public void Squats_without_weight_are_not_those_with_one_that_were_listed() =>
+        Assert.Equal("squat, goblet-squat", string.Join(", ", Make.Read("[0:00] the moves are a goblet squat and a reverse lunge", "[0:10] let's warm up", "[0:14] a few squats no weight just sit down and up", "[0:44] right goblet squats here we go", "[1:20] and rest", "[1:30] see you next time").Bouts.Select(b => b.MoveId)));
+
+    [Fact]
+    public void A_side_changed_within_a_stretch_is_not_that_of_the_one_before() =>
+        Assert.Equal(
+            "figure-four-stretch hamstring-stretch",
+            string.Join(' ', Make.Read(
+                "[0:00] hello let's get started sit tall in your chair", "[0:06] cross your right ankle over your left knee for a figure four and lean forward", "[0:40] change legs left ankle over right knee and lean",
+                "[1:00] straighten one leg out in front heel on the floor and tip forward with a flat back", "[1:30] and the other leg", "[1:50] see you next time").Bouts.Select(b => b.MoveId).Distinct()));
+
+    [Theory]
+    [InlineData("fill your lungs and breathe", "squat")]
+    [InlineData("and go lungs", "squat, lunge")]
+    public void Lungs_are_lunges_only_where_they_are_called(string said, string moves) =>
+        Assert.Equal(moves, Moves("[0:10] squats", $"[0:44] {said}", "[0:56] keep going lovely", "[1:10] keep going"));
 }
