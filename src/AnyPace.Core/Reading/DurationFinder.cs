@@ -48,6 +48,14 @@ internal static class DurationFinder
         var tokens = speech.Tokens;
         for (var i = 0; i < tokens.Count; i++)
         {
+            var half = tokens[i].Text is "half" && i + 2 < tokens.Count && tokens[i + 1].Text is "a" && tokens[i + 2].Text is "minute";
+            if (half)
+            {
+                found.Add(new Duration(i, 30, KindOf(tokens, i, i + 3)));
+                i += 2;
+                continue;
+            }
+
             var one = tokens[i].Text is "a" or "an" or "1";
             if (tokens[i].Number is null && !one)
             {
@@ -78,6 +86,11 @@ internal static class DurationFinder
         return (next, before, before2) switch
         {
             ("off", _, _) => DurationKind.Rest,
+            ("to", _, _) when i + 2 < tokens.Count && tokens[i + 2].Text is "swap" or "change" or "switch" && LengthBefore(tokens, i) => DurationKind.Rest,
+            (_, "is", "rest" or "recovery") => DurationKind.Rest,
+            ("of", _, _) when i + 3 < tokens.Count && tokens[i + 2].Text is "work" && tokens[i + 3].Number is not null => DurationKind.Work,
+            ("of", _, _) when i > 2 && tokens[i - 1].Text is "work" && tokens[i - 2].Text is "of" => DurationKind.Rest,
+            (_, "on", "clock's" or "timer's") => DurationKind.Work,
             ("rest" or "recovery", "for", "work" or "working") => DurationKind.Work,
             (_, "for", "recover" or "recovering") => DurationKind.Rest,
             ("in", "with", _) when i + 2 < tokens.Count && tokens[i + 2].Text is "between" => DurationKind.Rest,
@@ -188,12 +201,13 @@ internal static class DurationFinder
                 break;
             }
 
-            if (RestBefore.Contains(word) && token - t <= 5)
+            if ((RestBefore.Contains(word) && token - t <= 5) || (word == "stop" && tokens[t + 1].Text == "for" && token - t == 2))
             {
                 return DurationKind.Rest;
             }
 
-            if (WorkBefore.Contains(word))
+            // "We'll be here for thirty seconds".
+            if (WorkBefore.Contains(word) || (word == "here" && tokens[t + 1].Text == "for" && token - t == 2))
             {
                 return DurationKind.Work;
             }

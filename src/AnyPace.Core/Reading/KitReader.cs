@@ -166,6 +166,12 @@ internal static partial class KitReader
             return named ?? firsts[0];
         }
 
+        if (named is not null && JustWillDo().IsMatch(after) && preceding.Contains(named.Split(' ')[^1], StringComparison.Ordinal))
+        {
+            // "A pilates ball between the knees, a cushion would do."
+            return named;
+        }
+
         var lacking = ForLackOf().Match(after);
         var instead = lacking.Success ? after[lacking.Length..] : JustAsGood().IsMatch(after) ? after : "";
         return firsts.FirstOrDefault(f => Names(instead, f));
@@ -241,7 +247,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\G\bfoam rollers?\b", Options)]
     private static partial Regex Roller();
 
-    [GeneratedRegex(@"\G\b((yoga|foam|cork) (blocks?|bricks?)|(?<=\b(have|grab|use|using|need|got|your) (a |1 |2 |some |your )?)blocks?\b(?! (of|workout|coming|left|to go|\d)))", Options)]
+    [GeneratedRegex(@"\G\b((yoga|foam|cork) (blocks?|bricks?)|(?<=\b(have|grab|use|using|need|got|your|with) (a |1 |2 |some |your )?)blocks?\b(?! (of|workout|coming|left|to go|\d)))", Options)]
     private static partial Regex Block();
 
     [GeneratedRegex(@"\G\b(cushions?|pillows?)\b", Options)]
@@ -282,7 +288,7 @@ internal static partial class KitReader
     private static partial Regex ButIfYouHave();
 
     /// <summary>What can be done on any soft floor, or with one's own hands, needs no kit.</summary>
-    [GeneratedRegex(@"^([\w']+ ){0,5}(or (a |an |some |any |the )?(rug|carpet|soft)\b|(honestly |but |the )*carpet('s| is| will be| works| would)|(and |but )?if you (haven't got|don't have|haven't) (1|any|it|them)( just)? (pretend|imagine|mime|go without|carry on|do it without|no (problem|worries)|(that's|it's) (okay|ok|fine|all right))|(would|will|might|could|can) make (it|this|that|these|them|things) ([\w']+ )?(harder|tougher|spicier|spicy|nicer|kinder|comfier|more \w+)|(would|will|might|could|can|are|is) (be )?(lovely|nice|great|handy|helpful|useful|good|a help|an option|a nice touch|a bonus)\b|(is |are )?(nice|lovely|handy|helpful|useful) (for|if|to have|but)\b|(you|we) can (also |easily |always |totally )?(do|use|take) (it|this|these|them|that) without)", Options)]
+    [GeneratedRegex(@"^([\w']+ ){0,5}(or (a |an |some |any |the )?(rug|carpet|soft)\b|but (the|a|your) (floor|carpet|bed|sofa)( itself)? (does|is|works|will|would)\b|(honestly |but |the )*carpet('s| is| will be| works| would)|(and |but )?if you (haven't got|don't have|haven't) (1|any|it|them)( just)? (pretend|imagine|mime|go without|carry on|do it without|no (problem|worries)|(that's|it's) (okay|ok|fine|all right))|(would|will|might|could|can) make (it|this|that|these|them|things) ([\w']+ )?(harder|tougher|spicier|spicy|nicer|kinder|comfier|more \w+)|(would|will|might|could|can|are|is) (be )?(lovely|nice|great|handy|helpful|useful|good|a help|an option|a nice touch|a bonus)\b|(is |are )?(nice|lovely|handy|helpful|useful) (for|if|to have|but)\b|(you|we) can (also |easily |always |totally )?(do|use|take) (it|this|these|them|that) without)", Options)]
     private static partial Regex SoftEnough();
 
     [GeneratedRegex(@"\b(put|place|set|lay|leave|drop)( (the|your|those|both|that|heavier|lighter))*$", Options)]
@@ -292,7 +298,7 @@ internal static partial class KitReader
     private static partial Regex PutAfter();
 
     /// <summary>Where everybody is sent to the wall, it is needed.</summary>
-    [GeneratedRegex(@"\b(over to|go to|come to|find|facing|face|back (flat )?(on|to|against|into)|stand (at|by|facing))$", Options)]
+    [GeneratedRegex(@"\b(over to|go to|come to|find( a)?|facing|face|back (flat )?(on|to|against|into)|stand (at|by|facing))$", Options)]
     private static partial Regex ToWall();
 
     /// <summary>Said to be needed in so many words; an "if you have" some words later speaks of something else.</summary>
@@ -304,7 +310,7 @@ internal static partial class KitReader
     private static partial Regex NotAMust();
 
     /// <summary>"No weights yet, you'll need them later."</summary>
-    [GeneratedRegex(@"^([\w']+ ){0,6}(need|use|want|pick|grab|get|using) (them|it|those)( [\w']+)? (later|after|towards the end|at the end|in the second|next|in a (bit|minute|moment))\b", Options)]
+    [GeneratedRegex(@"^([\w']+ ){0,6}(need|use|want|pick|grab|get|using|add|bring) (them|it|those)( [\w']+)? (later|after|towards the end|at the end|in the second|next|in a (bit|minute|moment))\b", Options)]
     private static partial Regex NeededLater();
 
     /// <summary>"I usually use a barbell, but today it's just us."</summary>
@@ -312,7 +318,7 @@ internal static partial class KitReader
     private static partial Regex NotToday();
 
     /// <summary>"A towel works if you don't have a mat": names what it stands in for.</summary>
-    [GeneratedRegex(@"^([\w']+ ){0,4}(if|when) you (don't have|do not have|haven't( got)?|have no|lack|are without|'ve no|can't find)\b", Options)]
+    [GeneratedRegex(@"^([\w']+ ){0,4}(if|when) you (don't (have|own)|do not (have|own)|haven't( got)?|have no|lack|are without|'ve no|can't find)\b", Options)]
     private static partial Regex ForLackOf();
 
     [GeneratedRegex(@"\b(swap|replace|trade|switch)( (the|your|that|those|a))*$", Options)]
@@ -348,8 +354,11 @@ internal static partial class KitReader
     [GeneratedRegex(@"(\b(imagine|imaginary|pretend|invisible|(?<!might |may |would |you'd |i'd |you |what [\w']{1,9} )like\b(?! to)|as if|as though)( [\w']+){0,6}|(?<!well )\bas)$", Options)]
     private static partial Regex Imagined();
 
-    [GeneratedRegex(@"(\bif (you (don't|do not|haven't|have no)|not)\b.*|\binstead( of)?\b.*|\b(substitute|swap)\b.*|\b(could|can) (easily |also |just )*(do (this|it|these|that|them) with|use)( (a|1|an|just|some|your|single))*|\bor( even)?( (a|an|some|use|2|couple|of|water|grab|take|even|just|sturdy|solid|strong|heavy|light|kitchen|dining|the|your|rolled|folded|up|small|big|old|plain|spare))*)$", Options)]
+    [GeneratedRegex(@"(\bif (you (don't|do not|haven't|have no)|not)\b.*|\b(instead( of)?|otherwise)\b.*|\b(substitute|swap)\b.*|\b(could|can) (easily |also |just )*(do (this|it|these|that|them) with|use)( (a|1|an|just|some|your|single))*|\bor( even)?( (a|an|some|use|2|couple|of|water|grab|take|even|just|sturdy|solid|strong|heavy|light|kitchen|dining|the|your|rolled|folded|up|small|big|old|plain|spare))*)$", Options)]
     private static partial Regex SubstituteBefore();
+
+    [GeneratedRegex(@"^(will|would|'ll) do\b", Options)]
+    private static partial Regex JustWillDo();
 
     [GeneratedRegex(@"\b(no|don't have|haven't got|not got|do not have|without|in place of) (a |any )?(bench|dumbbells?|kettlebells?|bands?|weights|mats?|step|1|any)\b( [\w']+){0,7}$", Options)]
     private static partial Regex Lacking();
@@ -371,10 +380,10 @@ internal static partial class KitReader
     [GeneratedRegex(@"^([\w']+ ){0,4}(will (do|work|be fine)|would (do|work)|works|is fine|instead|are fine|do the job)\b", Options)]
     private static partial Regex WillDo();
 
-    [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|the)\b.*|\bif you're( [\w']+){1,3}|\bif (you'd|you would) (rather|prefer)\b.*|\bif you (want|wanna|would like|'d like|fancy|feel like)\b.*|\bfor (an |a bit of |a |some |a little )?(extra|more|added|bigger|more of a)( [\w']+){0,6}|\b(optional\w*|if you('ve|'d| would| do| happen to| feel)? (have|want|need|like|got|prefer|would|own|feel|wobbly)|(stay|stand|be) (close|near|next) to|to make (it|this|that|them) (tougher|harder|more challenging|spicy|spicier)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|(helpful|handy|useful|nice|good|worth) (to have|having)|for (balance|support|comfort)(?! and)|(?<!\d )or)\b((?! and)( [\w']+)){0,7})$", Options)]
+    [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|standing(('s| is)( [\w']+){1,3})?|the)\b.*|\b(glad|grateful|thankful) (of|for)( [\w']+){0,2}|\bif you're( [\w']+){1,3}|\bif (you'd|you would) (rather|prefer)\b.*|\bif you (want|wanna|would like|'d like|fancy|feel like)\b.*|\bfor (an |a bit of |a |some |a little )?(extra|more|added|bigger|more of a)( [\w']+){0,6}|\b(optional\w*|if you('ve|'d| would| do| happen to| feel)? (have|want|need|like|got|prefer|would|own|feel|wobbly)|(stay|stand|be) (close|near|next) to|to make (it|this|that|them) (tougher|harder|more challenging|spicy|spicier)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|(helpful|handy|useful|nice|good|worth) (to have|having)|for (balance|support|comfort)(?! and)|(?<!\d )or)\b((?! and)( [\w']+)){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
-    [GeneratedRegex(@"^(([\w']+ ){0,4}(optional|in case|(?<!\band )if (balance|your|the floor|needed|necessary)|nearby|near you|by you|beside you|close by|handy|to hand|within reach|(?<!\band )(?<!^and (a|an|some) [\w']+ )if (you(?! (don't|haven't|do not|can|only)\b)|you'd|you've(?! only\b)|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (the )?(balance|support|comfort))\b", Options)]
+    [GeneratedRegex(@"^(([\w']+ ){0,4}(optional|in case|you (might|may) not\b|(?<!\band )if (balance|your|the floor|needed|necessary)|nearby|near you|by you|beside you|close by|handy|to hand|within reach|(?<!\band )(?<!^and (a|an|some) [\w']+ )if (you(?! (don't|haven't|do not|can|only)\b)|you'd|you've(?! only\b)|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (the )?(balance|support|comfort))\b", Options)]
     private static partial Regex OptionalAfter();
 
     [GeneratedRegex(@"\b(need|needs|needed|(?<!(might|may|don't|if you|can) )want|grab|grabbing|get|gather|bring|require|required|fetch|have|use|using|with|pick up|take)( [\w']+){0,5}$", Options)]
