@@ -25,6 +25,12 @@ internal static partial class ClauseBorders
             return !CalledNext().IsMatch(speech.Before(token, 2));
         }
 
+        if (first.Text is "hammering" or "teasing" or "scooping" || (first.Text == "in" && Breath().IsMatch(speech.Before(token, 8))))
+        {
+            // "Ignore the hammering next door", "keep that breath going in and out": no hammer curls, no knees going in and out.
+            return true;
+        }
+
         if (length > 2)
         {
             return last.Text is "step" or "kick" or "lift" or "press" && token + length < speech.Tokens.Count && speech.Tokens[token + length].Text is "it" or "them";
@@ -75,6 +81,9 @@ internal static partial class ClauseBorders
 
     [GeneratedRegex(@"\b(a|nice|good|quick|big|little|lovely|some)$", Options)]
     private static partial Regex AStretch();
+
+    [GeneratedRegex(@"\b(breath|breathe|breathing|breaths|air)\b", Options)]
+    private static partial Regex Breath();
 
     [GeneratedRegex(@"^the (floor|ground|mat)\b", Options)]
     private static partial Regex TheFloor();

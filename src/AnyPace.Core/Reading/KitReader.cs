@@ -86,7 +86,7 @@ internal static partial class KitReader
                 var with = WithOrWithout().IsMatch(before);
                 var lainOn = item == "mat" && OnIt().IsMatch(before);
                 imagined |= !plain && !may && Imagined().IsMatch(before);
-                if ((Without().IsMatch(before) && !with && !ButIfYouHave().IsMatch(after) && !NeededLater().IsMatch(after)) || NotToday().IsMatch(after) || Imagined().IsMatch(before) || ((PutBefore().IsMatch(before) || before.Length == 0) && PutAfter().IsMatch(after)))
+                if ((Without().IsMatch(before) && !with && !ButIfYouHave().IsMatch(after) && !NeededLater().IsMatch(after)) || NotToday().IsMatch(after) || Imagined().IsMatch(before) || RoleReader.IsTold(before, "") || ((PutBefore().IsMatch(before) || before.Length == 0) && PutAfter().IsMatch(after)))
                 {
                     continue;
                 }

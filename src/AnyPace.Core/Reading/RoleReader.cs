@@ -49,7 +49,7 @@ internal static partial class RoleReader
     }
 
     /// <summary>"I broke my wrist skating when I was a kid", "my son plays": told of other days or other people.</summary>
-    private static bool IsTold(string before, string after) => (Told().IsMatch(before) && !BackToClass().IsMatch(before)) || ToldAfter().IsMatch(after);
+    internal static bool IsTold(string before, string after) => (Told().IsMatch(before) && !BackToClass().IsMatch(before)) || ToldAfter().IsMatch(after);
 
     /// <summary>True where the words after a name announce it: "high knees first up".</summary>
     public static bool IsAnnouncedAfter(Speech speech, int end) => AnnounceAfter().IsMatch(speech.After(end, 4));
@@ -232,7 +232,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b((that|those|these) (was|were)( our| your| the)?|(you've|we've|i've|have|had) been|we (just )?did|you (just )?did|just (did|done)|done with|finished( with)?|earlier|yesterday|used to (do|be)|i (once|used)|remember (the|those)|back from|(that's|that is) (the|your|our|all)( [\w']+){0,2} (done|over)|from (the|our|that)( first| last| warm up)?)( (a|an|the|your|our|those|all|with))*$", Options)]
     private static partial Regex Past();
 
-    [GeneratedRegex(@"\b(i|he|she|they|we|who|somebody|someone|nobody|my [\w']+|(a|this|that|1|some|the) (friend|lady|woman|man|guy|bloke|chap|girl|boy|client|lad|kid|person|student|member|neighbou?r)( of (mine|ours))?) (((just|once|always|never|really|actually|nearly|almost) )?(had|broke|saw|went|used to|was|were|got|told|tried|started|ran|loved|hated|fell|wrote|asked|couldn't|crossed|played|bought|took|came|found|thought|forgot|pulled|learned|learnt|met|watched|read|lost|left|missed|spent|wore|ate|drove|decided|ended)|(can't even|'d rather|would rather|wish))\b((?! (last (week|night|year|time)|yesterday|ago)\b) [\w']+){0,4}$|\b(i'd rather|i've (never|always)|(my [\w']+|he|she|(a|this|that|1|some) (friend|lady|woman|man|guy|bloke|chap|girl|client|lad|kid)( of (mine|ours))?) (still |always |never |only |even )?(plays|runs|walks|does|likes|hates|loves|thinks|can't|struggles|goes|calls|says|makes|keeps|gets|has|wants|won't))\b( [\w']+){0,4}$|\b(who|(he|she)|(a|my|this) (friend|mate|son|daughter|husband|wife|neighbou?r|brother|sister|mum|mom|dad|dog|cat)( of (mine|ours))?)$", Options)]
+    [GeneratedRegex(@"\b(i|he|she|they|we|who|somebody|someone|nobody|my [\w']+|(a|this|that|1|some|the) (friend|lady|woman|man|guy|bloke|chap|girl|boy|client|lad|kid|person|student|member|neighbou?r)( of (mine|ours))?) (((just|once|always|never|really|actually|nearly|almost) )?(had|broke|saw|went|used to|was|were|got|told|tried|started|ran|loved|hated|fell|wrote|asked|couldn't|crossed|played|bought|took|came|found|thought|forgot|pulled|learned|learnt|met|watched|read|lost|left|missed|spent|wore|ate|drove|decided|ended)|(can't even|(still )?(can't|cannot) find|'d rather|would rather|wish))\b((?! (last (week|night|year|time)|yesterday|ago)\b) [\w']+){0,4}$|\b(i'd rather|i've (never|always)|(my [\w']+|he|she|(a|this|that|1|some) (friend|lady|woman|man|guy|bloke|chap|girl|client|lad|kid)( of (mine|ours))?) (still |always |never |only |even )?(plays|runs|walks|does|likes|hates|loves|thinks|can't|struggles|goes|calls|says|makes|keeps|gets|has|wants|won't))\b( [\w']+){0,4}$|\b(who|(he|she)|(a|my|this) (friend|mate|son|daughter|husband|wife|neighbou?r|brother|sister|mum|mom|dad|dog|cat)( of (mine|ours))?)$", Options)]
     private static partial Regex Told();
 
     /// <summary>What comes after these words is of the class again.</summary>
