@@ -184,9 +184,18 @@ internal static class MentionWeights
         const double setUp = 40;
         for (var i = 1; i < mentions.Count; i++)
         {
-            if (mentions[i] is { Weak: true, Length: > 1, Role: Role.Doing or Role.Announced } m
-                && mentions.Take(i).Reverse().TakeWhile(o => m.At - o.At < setUp).FirstOrDefault(o => o is { Weak: false, Role: Role.Doing or Role.Announced }) is { Role: Role.Announced } told
-                && told.Move.Easier == m.Move.Id
+            if (mentions[i] is not { Weak: true, Length: > 1, Role: Role.Doing or Role.Announced } m)
+            {
+                continue;
+            }
+
+            var j = i - 1;
+            while (j >= 0 && mentions[j] is not { Weak: false, Role: Role.Doing or Role.Announced })
+            {
+                j--;
+            }
+
+            if (j >= 0 && mentions[j] is { Role: Role.Announced } told && m.At - told.At < setUp && told.Move.Easier == m.Move.Id
                 && !Clocked.Between(marks, told.At, m.At).Any(k => k is { Kind: MarkKind.Start or MarkKind.Stop, Strength: >= 0.5 } or { Kind: MarkKind.SwitchSide or MarkKind.Opening }))
             {
                 mentions[i] = m with { Move = told.Move };
