@@ -46,6 +46,11 @@ public sealed class MarkedReadingTests
         Assert.InRange(Of(aside: true).Count / (double)Scores.Value.Count, 0.3, 0.4);
     }
 
+    /// <summary>The demo data finds sessions again by their titles.</summary>
+    [Fact]
+    public void No_two_marked_classes_have_one_title() =>
+        Assert.Empty(Scores.Value.GroupBy(s => s.Gold.Title, StringComparer.OrdinalIgnoreCase).Where(g => g.Count() > 1).Select(g => g.Key));
+
     [Fact]
     public void Every_marked_bout_names_a_move_of_the_lexicon() =>
         Assert.All(Scores.Value.SelectMany(s => s.Gold.Bouts), b => Assert.NotNull(Make.Lexicon.Find(b.MoveId)));
