@@ -141,11 +141,15 @@ public static partial class MarkFinder
     {
         for (var i = 1; i < speech.Tokens.Count; i++)
         {
-            // "All in one go", "have a go".
+            if (speech.Tokens[i].Text != "go" || GoesOnBefore.Contains(speech.Tokens[i - 1].Text))
+            {
+                continue;
+            }
+
+            // "All in one go", "have a go"; "let your head go".
             var once = speech.Tokens[i - 1].Text is "1" or "a" && i > 1 && speech.Tokens[i - 2].Text is "in" or "at" or "have" or "having" or "give" or "another";
-            // "Let your head go".
             var let = Enumerable.Range(Math.Max(0, i - 3), Math.Min(3, i)).Any(t => speech.Tokens[t].Text is "let" or "lets");
-            if (speech.Tokens[i].Text != "go" || once || let || GoesOnBefore.Contains(speech.Tokens[i - 1].Text))
+            if (once || let)
             {
                 continue;
             }
