@@ -1,33 +1,34 @@
 namespace AnyPace.Core.Lexicon;
 
 /// <summary>The move that a stretch of speech is most like.</summary>
-/// <param name="Score">How like, in sums of word weights; a clear description has 8 and more, loose talk less than 5.</param>
+/// <param name="Score">How much likelier its words are said of the move than in talk, as a natural logarithm; a clear description has 30 and more, loose talk less than 20.</param>
 /// <param name="Words">How many different words of the stretch are said of it.</param>
-/// <param name="Beside">The score of the move it was to be held against; 0 for none, and for a combined move.</param>
-/// <param name="Lead">How many times the score of the next move that is no easier, harder or otherwise placed form of it; 1 and more.</param>
-public readonly record struct LikeMove(Move Move, double Score, int Words, double Lead, double Beside);
+/// <param name="Lead">How much the score is above that of the next move that is no easier, harder or otherwise placed form of it; 0 and more.</param>
+/// <param name="Beside">The score of the move it was to be held against; null for none, and for a combined move.</param>
+public readonly record struct LikeMove(Move Move, double Score, int Words, double Lead, double? Beside);
 
 /// <summary>
-/// Likens speech in which nothing is named to all that the lexicon knows of how moves are said: ideas, names and whole sentences. Each word counts by how
-/// few moves are said with it, each two words close together, in whichever order, likewise. Softer than <see cref="DescriptionIndex"/>, which wants every idea of a line.
+/// Likens speech in which nothing is named to all that the lexicon knows of how moves are said: ideas, names and whole sentences. A naive Bayes classifier:
+/// each word, and each two words close together in whichever order, counts by how much likelier it is said of a move than in talk that describes nothing,
+/// and each move by how common it is. Softer than <see cref="DescriptionIndex"/>, which wants every idea of a line.
 /// </summary>
 /// <remarks>The weights below are ours, set on sentences of our own that were held back in turn; they have no source outside the project.</remarks>
 public sealed class DescriptionLikeness
 {
-    private const double IdeaWeight = 1;
-    private const double NameWeight = 0.35;
-    private const double SpokenWeight = 0.5;
+    /// <summary>What an idea of a description counts, and a word of a name, where a word of a sentence counts 1.</summary>
+    private const double IdeaWeight = 0.5;
+    private const double NameWeight = 0.3;
 
-    /// <summary>Two words of a sentence, and two of a name or of a description's ideas.</summary>
-    private const double PairWeight = 0.5;
-    private const double IdeaPairWeight = 0.25;
+    /// <summary>Two words say less that is new than one: those words count already.</summary>
+    private const double PairWeight = 0.3;
 
     /// <summary>A word goes with so many telling words before it, if they are this near.</summary>
     private const int PairsEach = 3;
     private const int PairReach = 8;
 
-    /// <summary>A move with many words is like everything; its scores are divided by the length of its words to this power.</summary>
-    private const double LengthPower = 0.8;
+    /// <summary>So many words, spread as in everything, are added to those of each move and to those of talk: what was not heard yet may still be said (Dirichlet smoothing).</summary>
+    private const double MoveSmoothing = 20;
+    private const double TalkSmoothing = 100;
 
     /// <summary>Words of names and descriptions that are said of everything.</summary>
     private static readonly HashSet<string> Empty =
@@ -36,46 +37,76 @@ public sealed class DescriptionLikeness
     private readonly Move[] _moves;
     private readonly Dictionary<string, int> _indexes;
 
-    /// <summary>The number of each word that tells moves apart.</summary>
-    private readonly Dictionary<string, int> _telling;
+    /// <summary>The number of each word that is known.</summary>
+    private readonly Dictionary<string, int> _known;
 
-    /// <summary>For each word, and each two of them, the moves said with it and what it counts for each.</summary>
-    private readonly Dictionary<Said, (int Move, double Weight)[]> _said;
+    /// <summary>What each word, and each two of them, says.</summary>
+    private readonly Dictionary<Said, Evidence> _said;
 
-    private DescriptionLikeness(Move[] moves, Dictionary<string, int> telling, Dictionary<Said, (int Move, double Weight)[]> said) =>
-        (_moves, _indexes, _telling, _said) = (moves, moves.Index().ToDictionary(m => m.Item.Id, m => m.Index), telling, said);
+    /// <summary>For each move what a word costs it that was never said of it, and how common it is.</summary>
+    private readonly double[] _unsaid;
+    private readonly double[] _common;
 
-    /// <summary>A telling word by its number, or two of them, the smaller number first.</summary>
+    private DescriptionLikeness(Move[] moves, Dictionary<string, int> known, Dictionary<Said, Evidence> said, double[] unsaid)
+    {
+        (_moves, _known, _said, _unsaid) = (moves, known, said, unsaid);
+        _indexes = moves.Index().ToDictionary(m => m.Item.Id, m => m.Index);
+        _common = [.. moves.Select(m => Math.Log((0.5 + m.Common) / Math.E))];
+    }
+
+    /// <summary>A known word by its number, or two of them, the smaller number first.</summary>
     private readonly record struct Said(int Word, int With = -1)
     {
         public static Said Of(int one, int other) => one < other ? new(one, other) : new(other, one);
+
+        /// <summary>What it counts.</summary>
+        public double Weight => With < 0 ? 1 : PairWeight;
     }
 
-    public static DescriptionLikeness Build(IEnumerable<Move> all)
+    /// <summary>What a word says.</summary>
+    /// <param name="Weight">What it counts, a word or two.</param>
+    /// <param name="NoTalk">How much less likely it is in talk than in everything.</param>
+    /// <param name="Moves">The moves it is said of, and how much likelier that makes each.</param>
+    private sealed record Evidence(double Weight, double NoTalk, (int Move, double Weight)[] Moves);
+
+    /// <param name="all">The moves, of which combined ones are left out.</param>
+    /// <param name="talk">Sentences that describe nothing.</param>
+    public static DescriptionLikeness Build(IEnumerable<Move> all, IReadOnlyList<string> talk)
     {
         var moves = all.Where(m => m.Parts.IsEmpty).ToArray();
-        // "If you like", "take your time": only what names and descriptions are made of tells moves apart; numbers count anything.
-        var telling = moves.SelectMany(m => m.Descriptions.SelectMany(Ideas).Concat(m.Aliases.Prepend(m.Name).SelectMany(Stems)))
+        var known = moves.SelectMany(m => m.Descriptions.SelectMany(Ideas).Concat(m.Aliases.Prepend(m.Name).Concat(m.Spoken).SelectMany(Stems))).Concat(talk.SelectMany(Stems))
             .Where(w => !char.IsAsciiDigit(w[0]) && !Empty.Contains(w)).Distinct().Index().ToDictionary(w => w.Item, w => w.Index);
-        var words = moves.Select(m => Words(m, telling)).ToArray();
-        var spread = words.SelectMany(w => w.Keys).CountBy(w => w).ToDictionary();
-        double Rarity(Said word) => Math.Log((1.0 + moves.Length) / (1 + spread[word]));
-        var said = new Dictionary<Said, List<(int, double)>>();
-        for (var i = 0; i < moves.Length; i++)
+        var words = moves.Select(m => Words(m, known)).ToArray();
+        var said = new Dictionary<Said, List<(int Move, double Count)>>();
+        foreach (var (i, of) in words.Index())
         {
-            var length = Math.Pow(Math.Sqrt(words[i].Sum(w => Math.Pow(w.Value * Rarity(w.Key), 2))), LengthPower);
-            foreach (var (word, weight) in words[i])
+            foreach (var (word, count) in of)
             {
                 if (!said.TryGetValue(word, out var list))
                 {
                     said[word] = list = [];
                 }
 
-                list.Add((i, weight * Math.Pow(Rarity(word), 2) / length));
+                list.Add((i, count));
             }
         }
 
-        return new DescriptionLikeness(moves, telling, said.ToDictionary(s => s.Key, s => s.Value.ToArray()));
+        var talked = talk.SelectMany(line => Sentence(line, known).Distinct()).CountBy(s => s).ToDictionary(s => s.Key, s => (double)s.Value);
+        var totals = words.Select(w => w.Values.Sum()).ToArray();
+        var inTalk = talked.Values.Sum();
+        var everything = totals.Sum() + inTalk;
+        Evidence Weigh(Said word)
+        {
+            var of = said.GetValueOrDefault(word) ?? [];
+            var heard = talked.GetValueOrDefault(word);
+            var share = (of.Sum(m => m.Count) + heard) / everything;
+            return new Evidence(
+                word.Weight,
+                word.Weight * Math.Log(share * (inTalk + TalkSmoothing) / (heard + (share * TalkSmoothing))),
+                [.. of.Select(m => (m.Move, word.Weight * Math.Log(1 + (m.Count / (share * MoveSmoothing)))))]);
+        }
+
+        return new DescriptionLikeness(moves, known, said.Keys.Concat(talked.Keys).Distinct().ToDictionary(w => w, Weigh), [.. totals.Select(t => Math.Log(MoveSmoothing / (t + MoveSmoothing)))]);
     }
 
     /// <summary>Speech to look for descriptions in.</summary>
@@ -87,16 +118,18 @@ public sealed class DescriptionLikeness
     /// <summary>What <see cref="In"/> gives: each word is looked up once, however many stretches are asked about.</summary>
     public sealed class Heard
     {
-        /// <summary>A move that is not done where the body is, or with kit that nobody speaks of, is hardly the one.</summary>
-        private const double NotPlaced = 0.6;
-        private const double NotAtHand = 0.6;
+        /// <summary>How much less likely a move is that is not done where the body is, or with kit that nobody speaks of.</summary>
+        private const double NotPlaced = 2;
+        private const double NotAtHand = 1;
+
+        private static readonly Evidence Nothing = new(0, 0, []);
 
         private readonly DescriptionLikeness _of;
         private readonly string[] _places;
-        private readonly (int Word, (int Move, double Weight)[] Moves)[] _single;
 
-        /// <summary>For each word what it is with the telling words before it.</summary>
-        private readonly (int With, int Word, (int Move, double Weight)[] Moves)[][] _pairs;
+        /// <summary>What each word says, -1 where it is not known, and what it says with the known words before it.</summary>
+        private readonly (int Word, Evidence Says)[] _single;
+        private readonly (int With, int Word, Evidence Says)[][] _pairs;
         private readonly Lazy<double>[] _kit;
         private readonly Dictionary<string, double[]> _fits = [];
         private readonly double[] _scores;
@@ -107,15 +140,19 @@ public sealed class DescriptionLikeness
         private int _from;
         private int _next;
 
+        /// <summary>What the words of the stretch count together, and how much less likely they are in talk.</summary>
+        private double _count;
+        private double _noTalk;
+
         internal Heard(DescriptionLikeness of, IReadOnlyList<string> stems, string[] places, Func<Move, bool> atHand)
         {
             (_of, _places) = (of, places);
             var ids = new Dictionary<Said, int>();
-            (int Word, (int, double)[] Moves) Look(Said said) => of._said.TryGetValue(said, out var moves) ? (ids.TryGetValue(said, out var id) ? id : ids[said] = ids.Count, moves) : (-1, []);
-            var numbers = Numbers(stems, of._telling);
-            _single = [.. numbers.Select(n => n < 0 ? (-1, []) : Look(new Said(n)))];
-            _pairs = [.. numbers.Select((n, t) => (from with in Before(numbers, t) let pair = Look(Said.Of(numbers[with], n)) where pair.Word >= 0 select (with, pair.Word, pair.Moves)).ToArray())];
-            _kit = [.. of._moves.Select(m => new Lazy<double>(() => m.Kit.IsEmpty || atHand(m) ? 1 : NotAtHand))];
+            (int Word, Evidence Says) Look(Said said) => of._said.TryGetValue(said, out var says) ? (ids.TryGetValue(said, out var id) ? id : ids[said] = ids.Count, says) : (-1, Nothing);
+            var numbers = Numbers(stems, of._known);
+            _single = [.. numbers.Select(n => n < 0 ? (-1, Nothing) : Look(new Said(n)))];
+            _pairs = [.. numbers.Select((n, t) => (from with in Before(numbers, t) let pair = Look(Said.Of(numbers[with], n)) where pair.Word >= 0 select (with, pair.Word, pair.Says)).ToArray())];
+            _kit = [.. of._moves.Select(m => new Lazy<double>(() => m.Kit.IsEmpty || atHand(m) ? 0 : NotAtHand))];
             _scores = new double[of._moves.Length];
             _words = new int[of._moves.Length];
             _seenAt = new int[ids.Count];
@@ -143,6 +180,7 @@ public sealed class DescriptionLikeness
             }
 
             _touched.Clear();
+            (_count, _noTalk) = (0, 0);
         }
 
         /// <summary>What the stretch begun is most like up to a word, which may not be before the one asked about last; see <see cref="Of"/>.</summary>
@@ -150,21 +188,22 @@ public sealed class DescriptionLikeness
         {
             for (; _next < end; _next++)
             {
-                Add(_single[_next].Word, _single[_next].Moves, 1);
-                foreach (var (with, word, moves) in _pairs[_next])
+                Add(_single[_next].Word, _single[_next].Says, 1);
+                foreach (var (with, word, says) in _pairs[_next])
                 {
                     if (with >= _from)
                     {
-                        Add(word, moves, 0);
+                        Add(word, says, 0);
                     }
                 }
             }
 
             var fits = Fits(_places[end - 1]);
-            var (best, most) = (-1, 0.0);
+            double Score(int move) => _scores[move] + (_count * _of._unsaid[move]) + fits[move];
+            var (best, most) = (-1, double.NegativeInfinity);
             foreach (var i in _touched)
             {
-                var score = _scores[i] * fits[i];
+                var score = Score(i);
 
                 // Of two alike the one that stands first in the lexicon.
                 if (score > most || (score == most && i < best))
@@ -178,38 +217,41 @@ public sealed class DescriptionLikeness
                 return null;
             }
 
-            var next = 0.0;
+            var next = double.NegativeInfinity;
             foreach (var i in _touched)
             {
-                if (_scores[i] * fits[i] > next && i != best && !Akin(_of._moves[i], _of._moves[best]))
+                if (i != best && Score(i) > next && !Akin(_of._moves[i], _of._moves[best]))
                 {
-                    next = _scores[i] * fits[i];
+                    next = Score(i);
                 }
             }
 
-            var other = beside is not null && _of._indexes.TryGetValue(beside.Id, out var index) ? index : -1;
-            return new LikeMove(_of._moves[best], most, _words[best], next == 0 ? double.PositiveInfinity : Math.Max(1, most / next), other < 0 ? 0 : _scores[other] * fits[other]);
+            return new LikeMove(
+                _of._moves[best], most + _noTalk, _words[best], Math.Max(0, most - next), beside is not null && _of._indexes.TryGetValue(beside.Id, out var index) ? Score(index) + _noTalk : null);
         }
 
         /// <summary>True where a word is said of a move.</summary>
-        public bool Says(int token, Move move) => Array.Exists(_single[token].Moves, m => _of._moves[m.Move].Id == move.Id);
+        public bool Says(int token, Move move) => Array.Exists(_single[token].Says.Moves, m => _of._moves[m.Move].Id == move.Id);
 
-        private void Add(int said, (int Move, double Weight)[] moves, int words)
+        private void Add(int said, Evidence says, int words)
         {
-            if (said >= 0 && _seenAt[said] != _stretch)
+            if (said < 0 || _seenAt[said] == _stretch)
             {
-                _seenAt[said] = _stretch;
-                foreach (var (move, weight) in moves)
-                {
-                    // No word is said of all moves, so every weight is above 0.
-                    if (_scores[move] == 0)
-                    {
-                        _touched.Add(move);
-                    }
+                return;
+            }
 
-                    _scores[move] += weight;
-                    _words[move] += words;
+            _seenAt[said] = _stretch;
+            _count += says.Weight;
+            _noTalk += says.NoTalk;
+            foreach (var (move, weight) in says.Moves)
+            {
+                if (_scores[move] == 0)
+                {
+                    _touched.Add(move);
                 }
+
+                _scores[move] += weight;
+                _words[move] += words;
             }
         }
 
@@ -217,7 +259,7 @@ public sealed class DescriptionLikeness
         {
             if (!_fits.TryGetValue(place, out var fits))
             {
-                _fits[place] = fits = [.. _of._moves.Select((m, i) => _kit[i].Value * (place.Length == 0 || m.IsDone(place) ? 1 : NotPlaced))];
+                _fits[place] = fits = [.. _of._moves.Select((m, i) => _of._common[i] - _kit[i].Value - (place.Length == 0 || m.IsDone(place) ? 0 : NotPlaced))];
             }
 
             return fits;
@@ -226,51 +268,51 @@ public sealed class DescriptionLikeness
 
     private static bool Akin(Move a, Move b) => a.Easier == b.Id || a.Harder == b.Id || b.Easier == a.Id || b.Harder == a.Id || a.Elsewhere.Contains(b.Id) || b.Elsewhere.Contains(a.Id);
 
-    /// <summary>All words a move is said with, and each two of them, and how firmly: the logarithm of how often, so that the tenth time adds little.</summary>
-    private static Dictionary<Said, double> Words(Move move, Dictionary<string, int> telling)
+    /// <summary>All words a move is said with, and each two of them, and how often.</summary>
+    private static Dictionary<Said, double> Words(Move move, Dictionary<string, int> known)
     {
-        var sums = new Dictionary<Said, double>();
+        var counts = new Dictionary<Said, double>();
         void Add(IEnumerable<Said> said, double weight)
         {
             foreach (var one in said.Distinct())
             {
-                sums[one] = sums.GetValueOrDefault(one) + weight;
+                counts[one] = counts.GetValueOrDefault(one) + weight;
             }
-        }
-
-        void Speech(string text, double weight, double pairWeight)
-        {
-            var numbers = Numbers(Stems(text), telling);
-            Add(numbers.Where(n => n >= 0).Select(n => new Said(n)), weight);
-            Add(Enumerable.Range(0, numbers.Length).SelectMany(t => Before(numbers, t).Select(b => Said.Of(numbers[b], numbers[t]))), pairWeight);
         }
 
         foreach (var description in move.Descriptions)
         {
             // The ideas come in any order, so each goes with each; of the words of one idea only one is said.
             var ideas = description.TrimStart('!').Split(' ', StringSplitOptions.RemoveEmptyEntries)
-                .Select(idea => Numbers([.. Ideas(idea)], telling).Where(n => n >= 0).ToList()).ToList();
+                .Select(idea => Numbers([.. Ideas(idea)], known).Where(n => n >= 0).ToList()).ToList();
             Add(ideas.SelectMany(i => i).Select(n => new Said(n)), IdeaWeight);
-            Add(ideas.SelectMany((one, i) => ideas.Skip(i + 1).SelectMany(other => one.SelectMany(n => other.Where(o => o != n).Select(o => Said.Of(n, o))))), IdeaPairWeight);
+            Add(ideas.SelectMany((one, i) => ideas.Skip(i + 1).SelectMany(other => one.SelectMany(n => other.Where(o => o != n).Select(o => Said.Of(n, o))))), IdeaWeight);
         }
 
         foreach (var name in move.Aliases.Prepend(move.Name))
         {
-            Speech(name, NameWeight, IdeaPairWeight);
+            Add(Sentence(name, known), NameWeight);
         }
 
         foreach (var sentence in move.Spoken)
         {
-            Speech(sentence, SpokenWeight, PairWeight);
+            Add(Sentence(sentence, known), 1);
         }
 
-        return sums.ToDictionary(s => s.Key, s => Math.Log(1 + s.Value));
+        return counts;
     }
 
-    /// <summary>The number of each word, -1 for one that tells nothing.</summary>
-    private static int[] Numbers(IReadOnlyList<string> stems, Dictionary<string, int> telling) => [.. stems.Select(s => telling.GetValueOrDefault(s, -1))];
+    /// <summary>The known words of a sentence, and each two of them that are near each other.</summary>
+    private static IEnumerable<Said> Sentence(string text, Dictionary<string, int> known)
+    {
+        var numbers = Numbers(Stems(text), known);
+        return numbers.Where(n => n >= 0).Select(n => new Said(n)).Concat(Enumerable.Range(0, numbers.Length).SelectMany(t => Before(numbers, t).Select(b => Said.Of(numbers[b], numbers[t]))));
+    }
 
-    /// <summary>The nearest telling words before a telling word, other than itself.</summary>
+    /// <summary>The number of each word, -1 for one that is not known.</summary>
+    private static int[] Numbers(IReadOnlyList<string> stems, Dictionary<string, int> known) => [.. stems.Select(s => known.GetValueOrDefault(s, -1))];
+
+    /// <summary>The nearest known words before a known word, other than itself.</summary>
     private static IEnumerable<int> Before(int[] numbers, int at)
     {
         var seen = 0;

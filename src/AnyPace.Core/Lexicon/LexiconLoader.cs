@@ -66,12 +66,15 @@ public static partial class LexiconLoader
         string Spelled(string text) => IdeaName().Replace(text, m => ideas.TryGetValue(m.Value[1..], out var words) ? words : throw new LexiconException($"'{text}' uses '{m.Value}', which is no idea of the file."));
         var described = files.SelectMany(f => f.Family.Descriptions).ToDictionary(d => d.Key, d => d.Value.Select(Spelled).ToList());
         var spoken = files.SelectMany(f => f.Family.Spoken).ToDictionary(d => d.Key, d => d.Value);
-        if (described.Keys.Concat(spoken.Keys).Except(moves.Select(m => m.Id)).FirstOrDefault() is { } stranger)
+        var common = files.SelectMany(f => f.Family.Common).ToDictionary(d => d.Key, d => d.Value);
+        if (described.Keys.Concat(spoken.Keys).Concat(common.Keys).Except(moves.Select(m => m.Id)).FirstOrDefault() is { } stranger)
         {
-            throw new LexiconException($"'{stranger}' is described, but is not in the lexicon.");
+            throw new LexiconException($"'{stranger}' is described or said to be common, but is not in the lexicon.");
         }
 
-        var lexicon = new MoveLexicon(moves.Select(m => m with { Descriptions = [.. described.GetValueOrDefault(m.Id) ?? []], Spoken = [.. spoken.GetValueOrDefault(m.Id) ?? []] }));
+        var lexicon = new MoveLexicon(
+            moves.Select(m => m with { Descriptions = [.. described.GetValueOrDefault(m.Id) ?? []], Spoken = [.. spoken.GetValueOrDefault(m.Id) ?? []], Common = common.GetValueOrDefault(m.Id) }),
+            [.. files.SelectMany(f => f.Family.Talk)]);
         return lexicon.Aliases.Contested.IsEmpty
             ? lexicon
             : throw new LexiconException($"Two moves claim the same name: {string.Join(", ", lexicon.Aliases.Contested)}.");
@@ -229,6 +232,10 @@ public static partial class LexiconLoader
         public Dictionary<string, List<string>> Descriptions { get; set; } = [];
 
         public Dictionary<string, List<string>> Spoken { get; set; } = [];
+
+        public Dictionary<string, int> Common { get; set; } = [];
+
+        public List<string> Talk { get; set; } = [];
     }
 
     private sealed class MoveYaml

@@ -73,6 +73,9 @@ public sealed record Move(
     /// <summary>Whole ways of saying it without its name; see <see cref="DescriptionLikeness"/>.</summary>
     public ImmutableArray<string> Spoken { get; init; } = [];
 
+    /// <summary>In how many of our own marked classes that are looked at it is done: how common it is beside others.</summary>
+    public int Common { get; init; }
+
     /// <summary>True where its name is what it looks like: "drop the knees from side to side like a windscreen wiper" names it.</summary>
     public bool IsImage { get; init; }
 

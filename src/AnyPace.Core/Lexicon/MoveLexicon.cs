@@ -11,6 +11,7 @@ public sealed class MoveLexicon
 
     private readonly FrozenDictionary<string, Move> _byId;
     private readonly FrozenDictionary<string, Move> _byParts;
+    private readonly IReadOnlyList<string> _talk;
 
     /// <summary>Composed moves that were asked for; each follows from the parts alone, so keeping them changes no answer.</summary>
     /// <summary>The last words, as stems, of the names of moves that are pulsed and of moves that are held.</summary>
@@ -21,14 +22,17 @@ public sealed class MoveLexicon
 
     private readonly ConcurrentDictionary<string, ImmutableArray<string>> _nameStems = new();
 
-    public MoveLexicon(IEnumerable<Move> moves)
+    /// <param name="moves">The moves.</param>
+    /// <param name="talk">What is said in classes and describes no move.</param>
+    public MoveLexicon(IEnumerable<Move> moves, IReadOnlyList<string> talk)
     {
+        _talk = talk;
         Moves = [.. moves.OrderBy(m => m.Name, StringComparer.OrdinalIgnoreCase)];
         _byId = Moves.ToFrozenDictionary(m => m.Id);
         _byParts = Moves.Where(m => !m.Parts.IsEmpty).ToFrozenDictionary(m => string.Join(Composition.Joint, m.Parts));
         Aliases = AliasIndex.Build(Moves);
         Described = DescriptionIndex.Build(Moves);
-        Likeness = DescriptionLikeness.Build(Moves);
+        Likeness = DescriptionLikeness.Build(Moves, talk);
     }
 
     /// <summary>The lexicon shipped with the program.</summary>
@@ -101,7 +105,7 @@ public sealed class MoveLexicon
 
         var added = names.ToLookup(n => n.MoveId, n => n.Name);
         var made = own.Select(o => o.On(Find(o.LikeId) ?? throw new LexiconException($"\"{o.Name}\" is like '{o.LikeId}', which is not in the lexicon."))).ToList();
-        var lexicon = new MoveLexicon(Moves.Concat(made).Select(m => added.Contains(m.Id) ? m with { Aliases = [.. m.Aliases, .. added[m.Id]] } : m));
+        var lexicon = new MoveLexicon(Moves.Concat(made).Select(m => added.Contains(m.Id) ? m with { Aliases = [.. m.Aliases, .. added[m.Id]] } : m), _talk);
         return lexicon.Aliases.Contested.IsEmpty
             ? lexicon
             : throw new LexiconException($"Another move goes by that name already: {string.Join(", ", lexicon.Aliases.Contested)}.");

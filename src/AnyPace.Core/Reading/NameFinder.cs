@@ -21,34 +21,37 @@ internal static class NameFinder
         return longest - ((longest - shortest) * Math.Clamp((speech.WordsAMinute - few) / (many - few), 0, 1));
     }
 
-    /// <summary>A stretch of speech has to be this much like a move, and this many times as much as like any other, to be taken for its description.</summary>
-    private const double LikeEnough = 5;
+    /// <summary>A stretch of speech has to be this much like a move, and this much more than like any other, to be taken for its description; see <see cref="LikeMove"/>.</summary>
+    private const double LikeEnough = 24;
 
-    private const double ClearlyLikest = 1.35;
-
-    /// <summary>Who talks more than so many words a minute says more that is like a move by chance: the likeness must be so many times as great, at most.</summary>
+    /// <summary>Who talks more than so many words a minute says more that is like a move by chance; at twice as many the stretch has to be this much more like it.</summary>
     private const double FewWordsAMinute = 40;
 
-    private const double MostForTalk = 1.5;
+    private const double MoreForTalk = 4;
+
+    private const double ClearlyLikest = 2;
 
     /// <summary>So many different words have to speak for it: "all the way up" alone is said of anything.</summary>
     internal const int WordsEnough = 5;
 
-    /// <summary>Fewer will do where nothing else is half as likely.</summary>
+    /// <summary>Fewer will do where it is far from all others.</summary>
     private const int ClearWords = 4;
 
-    private const double FarLikest = 2;
+    private const double FarLikest = 3;
 
     /// <summary>The same where a start was called and no move named for it.</summary>
     private const int FewWords = 3;
 
-    private const double Likest = 1.1;
+    private const double Likest = 0.5;
 
-    /// <summary>A description whose ideas are all there yields to a move that the words around are so much more like.</summary>
-    private const double FarLess = 0.6;
+    /// <summary>A description whose ideas are all there yields to a move that the words around are this much more like.</summary>
+    private const double FarLess = 6;
 
     /// <summary>One of a move that is not done where the body is yields sooner.</summary>
-    private const double LessLike = 0.9;
+    private const double LessLike = 1;
+
+    /// <summary>How much the words around have to be like that move for it.</summary>
+    private const double MoreLike = 5;
 
     /// <summary>How many words a description may have: one is told in six, another in twenty.</summary>
     private static readonly int[] Longest = [6, 12, 24];
@@ -178,7 +181,7 @@ internal static class NameFinder
         }
 
         var to = InOneGo(speech, hit.Start, Math.Min(speech.Tokens.Count, end + after), end);
-        return heard.Of(from, to - from, ClearWords, hit.Move) is { Score: >= LikeEnough } like && like.Beside < less * like.Score;
+        return heard.Of(from, to - from, ClearWords, hit.Move) is { Score: >= MoreLike } like && like.Beside < like.Score - less;
     }
 
     /// <summary>The times around starts for which no move was named or fully described: from the stop or start before up to some seconds into the work.</summary>
@@ -225,7 +228,7 @@ internal static class NameFinder
     internal static void Likened(Speech speech, IReadOnlyList<Mark> marks, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> raw)
     {
         const int shortest = 5;
-        const int step = 4;
+        const int step = 2;
 
         // Nobody describes two moves in so few seconds.
         const double describedApart = 9;
@@ -247,7 +250,7 @@ internal static class NameFinder
             Array.Fill(borders, true, token, length);
         }
 
-        var enough = LikeEnough * Math.Clamp(speech.WordsAMinute / FewWordsAMinute, 1, MostForTalk);
+        var enough = LikeEnough + (MoreForTalk * Math.Clamp((speech.WordsAMinute / FewWordsAMinute) - 1, 0, 1));
         var awaited = Awaited(marks, [.. clear.Select(r => speech.At(r.Token))]);
         var found = new List<(LikeMove Like, int From, int Count)>();
         for (var from = 0; from < speech.Tokens.Count;)
@@ -284,7 +287,7 @@ internal static class NameFinder
 
         // Stretches hold nothing that is clear already; of those that overlap the likest is taken.
         var added = new List<(AliasHit Hit, int Token, int Length)>();
-        foreach (var (like, from, count) in found.OrderByDescending(f => f.Like.Score * f.Like.Lead))
+        foreach (var (like, from, count) in found.OrderByDescending(f => f.Like.Score + f.Like.Lead))
         {
             if (added.Exists(r => (r.Token < from + count && r.Token + r.Length > from) || Math.Abs(speech.At(r.Token) - speech.At(from)) < describedApart))
             {

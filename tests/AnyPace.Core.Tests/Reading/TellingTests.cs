@@ -142,15 +142,33 @@ public sealed class TellingTests
     {
         var press = Make.Lexicon["overhead-press"] with { Id = "a", Name = "Alpha", Aliases = [], WeakAliases = [], Descriptions = ["elbow shoulder circle hand"], Spoken = ["circle the elbow with a hand on the shoulder"] };
         var curl = press with { Id = "b", Name = "Beta", Spoken = ["circle the hand with the elbow still", "shoulder"] };
-        var like = DescriptionLikeness.Build([press, curl, press with { Id = "c", Name = "Gamma", Descriptions = [], Spoken = [] }]);
-        string Of(string words)
-        {
-            var stems = words.Split(' ').Select(WordStem.Of).ToList();
-            return like.In(stems, [.. stems.Select(_ => "")], _ => true).Of(0, stems.Count, 1)!.Value.Move.Id;
-        }
+        var like = DescriptionLikeness.Build([press, curl, press with { Id = "c", Name = "Gamma", Descriptions = [], Spoken = [] }], []);
+        Assert.Equal("a", Likest(like, "hand on your shoulder and your elbow in a circle").Move.Id);
+        Assert.Equal("b", Likest(like, "the elbow still as the hand draws a circle").Move.Id);
+    }
 
-        Assert.Equal("a", Of("hand on your shoulder and your elbow in a circle"));
-        Assert.Equal("b", Of("the elbow still as the hand draws a circle"));
+    [Fact]
+    public void What_is_said_in_talk_speaks_less_for_a_move()
+    {
+        Move[] moves = [Made("a", "drag the bell along the carpet"), Made("b", "hang from the rail")];
+        double Score(params string[] talk) => Likest(DescriptionLikeness.Build(moves, talk), "drag the bell along the carpet").Score;
+        Assert.True(Score("mind the rail", "my mother is well") > Score("mind the bell on the carpet", "don't drag your feet along"));
+    }
+
+    [Fact]
+    public void Of_two_moves_that_are_said_alike_the_common_one_is_meant()
+    {
+        string Of(int a, int b) => Likest(DescriptionLikeness.Build([Made("a", "curl the shoulders up") with { Common = a }, Made("b", "curl the shoulders up") with { Common = b }], []), "curl your shoulders up").Move.Id;
+        Assert.Equal("a", Of(5, 1));
+        Assert.Equal("b", Of(1, 5));
+    }
+
+    private static Move Made(string id, string spoken) => Make.Lexicon["overhead-press"] with { Id = id, Name = id, Aliases = [], WeakAliases = [], Descriptions = [], Spoken = [spoken] };
+
+    private static LikeMove Likest(DescriptionLikeness like, string words)
+    {
+        var stems = words.Split(' ').Select(WordStem.Of).ToList();
+        return like.In(stems, [.. stems.Select(_ => "")], _ => true).Of(0, stems.Count, 1)!.Value;
     }
 
     [Fact]
