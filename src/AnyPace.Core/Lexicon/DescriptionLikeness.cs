@@ -32,7 +32,7 @@ public sealed class DescriptionLikeness
 
     /// <summary>Words of names and descriptions that are said of everything.</summary>
     private static readonly HashSet<string> Empty =
-        [.. new[] { "the", "a", "an", "and", "or", "to", "of", "on", "in", "it", "with", "your", "you", "we", "our", "for", "at", "go", "going", "do", "come", "get", "good", "like", "time", "slow", "slowly", "fast", "keep", "that", "this", "there", "here", "now", "then", "as", "is", "no", "work", "class", "please", "if", "again", "take", "more", "all", "move", "s", "be", "so", "one" }.Select(WordStem.Of)];
+        [.. new[] { "the", "a", "an", "and", "or", "to", "of", "on", "in", "it", "with", "your", "you", "we", "our", "for", "at", "go", "going", "do", "come", "get", "good", "like", "time", "slow", "slowly", "fast", "keep", "that", "this", "there", "here", "now", "then", "as", "is", "no", "work", "class", "please", "if", "again", "take", "more", "all", "move", "s", "be", "so", "one", "left", "right" }.Select(WordStem.Of)];
 
     private readonly Move[] _moves;
     private readonly Dictionary<string, int> _indexes;
@@ -119,7 +119,7 @@ public sealed class DescriptionLikeness
     public sealed class Heard
     {
         /// <summary>How much less likely a move is that is not done where the body is, or with kit that nobody speaks of.</summary>
-        private const double NotPlaced = 2;
+        private const double NotPlaced = 4;
         private const double NotAtHand = 1;
 
         private static readonly Evidence Nothing = new(0, 0, []);

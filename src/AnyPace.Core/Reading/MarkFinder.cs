@@ -217,6 +217,9 @@ public static partial class MarkFinder
         }
     }
 
+    /// <summary>What is said between counted repetitions: "up one and down up two".</summary>
+    private static readonly HashSet<string> Repetition = ["up", "down", "in", "out", "back", "lift", "lower", "press", "push", "pull", "squeeze", "curl", "open", "close", "good", "slowly"];
+
     /// <summary>Runs of numbers: counting down to one begins or ends a bout; counting up, or slowly down, is work going on.</summary>
     private static void Counting(Speech speech, List<Mark> marks)
     {
@@ -239,7 +242,7 @@ public static partial class MarkFinder
                 // A counted number may wait a moment; words between ("and three, and two") are passed over.
                 if (tokens[j].Number is not { } next)
                 {
-                    if (tokens[j].Text is "and" or "uh" or "more")
+                    if (tokens[j].Text is "and" or "uh" or "more" || (first == 1 && step >= 0 && Repetition.Contains(tokens[j].Text)))
                     {
                         continue;
                     }
@@ -330,7 +333,7 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\G\b(cool(ing)? ?(it )?down|cool ?downs?|stretch(ing)? (it )?(all )?out|let's stretch|time to stretch|final stretch(es)?|some stretch(es|ing)|a (quick |nice |little |good |gentle )?stretch|bring (the|your|that) heart rate (back )?down|slow (it|things) down|wind(ing)? down|let your heart rate)\b", Options)]
     private static partial Regex CoolDown();
 
-    [GeneratedRegex(@"\G\b((?<!\b(behind|past|beside|against|inside|touching|towards?|around|near) (the|your) )(other|second) (side|leg|arm|foot|hand|knee|hip)|opposite side|switch(ing)?( it)?( up)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|swap(ping)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|change ?(over|sides?|legs?|arms?)|(and|now) switch\b|(and|then|now) (on )?the other 1\b|and the other\b(?! (\w+ )?(way|direction|side|leg|arm|foot|hand|knee|hip|thing|things|people|day|week|option|1s|exercise|move|half|weight|\d))|same (thing )?on the (other|left|right)|repeat (that |this )?on the (other|left|right))", Options)]
+    [GeneratedRegex(@"\G\b((?<!\b(behind|past|beside|against|inside|touching|towards?|around|near) (the|your) )(other|second) (side|leg|arm|foot|hand|knee|hip)(?! (stays?|rests?|guards)\b)|opposite side|switch(ing)?( it)?( up)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|swap(ping)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|change ?(over|sides?|legs?|arms?)|(and|now) switch\b|(and|then|now) (on )?the other 1\b|and the other\b(?! (\w+ )?(way|direction|side|leg|arm|foot|hand|knee|hip|thing|things|people|day|week|option|1s|exercise|move|half|weight|\d))|same (thing )?on the (other|left|right)|repeat (that |this )?on the (other|left|right))", Options)]
     private static partial Regex SwitchSide();
 
     /// <summary>The other way round: for circles it changes nothing, for one-sided moves it may be the other side.</summary>

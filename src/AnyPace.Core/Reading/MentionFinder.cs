@@ -45,6 +45,9 @@ public static class MentionFinder
     /// <summary>"And we're pairing that with" looks this many seconds back.</summary>
     private const double PairReach = 30;
 
+    /// <summary>And for so many of one that was only described.</summary>
+    private const double PulsedWithin = 30;
+
     /// <summary>Within this many seconds a general word is said of the move that was named last.</summary>
     internal const double StillThatMove = 75;
 
@@ -85,6 +88,11 @@ public static class MentionFinder
                 role = OfferedOrLater(speech, mentions, raw[i], at, listed[i], dose, role);
             }
 
+            if (hit.Move.Id == "good-morning" && RoleReader.IsGreeting(speech, token, length))
+            {
+                role = Role.Past;
+            }
+
             if (hit.Weak && length == 1 && speech.Tokens[token].Text.EndsWith("ed", StringComparison.Ordinal))
             {
                 // "My dog just walked in."
@@ -97,7 +105,7 @@ public static class MentionFinder
             var (place, implied) = position.Find(token);
             var move = MoveMeant.OneLimb(speech, lexicon, MoveMeant.Here(lexicon, hit.Move, place, hit.Weak, speech.Stems.Skip(token).Take(length)), token, length);
             var general = lexicon.NameStems(move).Length == 1 || (hit.Words == 1 && speech.Tokens[token + length - 1].Stem == lexicon.NameStems(move)[^1]) || !move.Parts.IsEmpty;
-            if (hit.Weak && lexicon.How(move) is { } how && Named.LastNamed(mentions, at, StillThatMove) is { } under)
+            if (hit.Weak && lexicon.How(move) is { } how && (Named.LastNamed(mentions, at, StillThatMove) ?? mentions.FindLast(m => m is { Weak: true, Role: Role.Doing or Role.Announced } && m.Length >= NameFinder.WordsEnough && at - m.At < PulsedWithin)) is { } under)
             {
                 // "Stay down there and pulse", after the wide squat or the lunge; after push-ups they are push-ups.
                 var variant = lexicon.Variant(under.Move, how);

@@ -152,13 +152,19 @@ internal static class MentionWeights
 
             // Right after work is named, "breathe in through the nose" is how it is done; arms that swing while everyone walks belong to the walk.
             bool JustNamed(Func<Move, bool> which) => Clocked.Between(mentions, m.At - MentionFinder.DescribesWithin - MentionStarts.AnnounceReach, m.At).Any(o => o.Weight >= 0.5 && which(o.Move));
+            // "Bring one arm across your chest and hug it in": a few words right after a whole description are the end of it.
             underway = underway
+                || (m.Length <= FewWords && Clocked.Between(mentions, m.At - WholeDescription, m.At).Any(o => o.Weak && o.Length > FewWords && o.Move.Id != m.Move.Id && o.Weight >= MentionFinder.WeakWeight && o.Role is Role.Doing or Role.Announced))
                 || (m.Move.Pattern == "breathing" && JustNamed(o => !o.IsGentle))
                 || (m.Move.Id == "arm-swing" && JustNamed(o => o.Pattern == "locomotion"))
-                || (m.Move.Id == "scapula-squeeze" && JustNamed(o => o.Pattern.StartsWith("pull", StringComparison.Ordinal)));
+                || (m.Move.Id == "scapula-squeeze" && mentions.Exists(o => o.At < m.At && o.Weight >= 0.5 && o.Move.Pattern.StartsWith("pull", StringComparison.Ordinal)));
             mentions[i] = m with { Weight = underway ? 0.15 : m.Length > 1 && m.Weight > MentionFinder.VerbWeight * 1.5 ? DescribedWeight : m.Weight };
         }
     }
+
+    /// <summary>So many words are the end of a description that began no more than so many seconds before.</summary>
+    private const int FewWords = 3;
+    private const double WholeDescription = 7;
 
     /// <summary>"Let your knees drop to one side and the other, windscreen wipers": what is described and then named is what it is named.</summary>
     internal static void NameDescribed(List<Mention> mentions)

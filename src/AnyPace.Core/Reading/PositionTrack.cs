@@ -134,7 +134,7 @@ internal sealed partial class PositionTrack
     [GeneratedRegex(@"\G\b((into|to|in|from|hold) (a|your|that|the) (high |low |forearm |full )?plank|plank position|push ?up position)", Options)]
     private static partial Regex Plank();
 
-    [GeneratedRegex(@"\G\b((sit|sitting|seated) (up |back (?!nice|in\b))?(yourself |yourselves |yourself back )?(tall|nice|down\b(?! (into|in|low|lower|deep|deeper|between|to the side|a (little|bit)|and (stand|up|drive|push|come|squeeze)|stand|up|like|through|later|tomorrow|after|when))|on(?! your heels)|in\b|cross|forward|comfortably|with|at\b|near\b)|(sit|pop|plonk) (yourself|yourselves) (back )?(down|on)|(come|roll|up|back) (up )?(in)?to (a )?(sit(ting)?|seated|seat)\b|take a seat|have a seat|sit up\b(?!s)|in (your|the|a) chair|edge of (your|the) (chair|seat|bench)|legs (long |straight )?out in front|cross legged|stay seated)", Options)]
+    [GeneratedRegex(@"\G\b((sit|sitting|seated) (up |back (?!nice|in\b))?(yourself |yourselves |yourself back )?(tall|nice|down\b(?! (into|in|low|lower|deep|deeper|between|to the side|a (little|bit)|and (stand|up|drive|push|come|squeeze)|stand|up|like|through|later|tomorrow|after|when))|on(?! your heels)|in\b|cross|forward|comfortably|with|at\b|near\b|away\b)|(a|gentle|this|today's) (seated|sitting( down)?|chair( based)?) (class|workout|session|routine)|(sit|pop|plonk) (yourself|yourselves) (back )?(down|on)|(come|roll|up|back) (up )?(in)?to (a )?(sit(ting)?|seated|seat)\b|take a seat|have a seat|sit up\b(?!s)|in (your|the|a) chair|edge of (your|the) (chair|seat|bench)|legs (long |straight )?out in front|cross legged|stay seated)", Options)]
     private static partial Regex Seated();
 
     /// <summary>After a round or in a break nobody knows where the body is.</summary>

@@ -19,7 +19,7 @@ internal static partial class RoleReader
 
         // "Stay in that squat position": a shape that another move has.
         if ((!gentle && token + length < speech.Tokens.Count && speech.Tokens[token + length].Text is "position" or "stance" or "shape")
-            || (Comparison().IsMatch(before) && !WouldLike().IsMatch(before) && !(described && Adds().IsMatch(before)))
+            || (Comparison().IsMatch(before) && !WouldLike().IsMatch(before) && !(described && (Adds().IsMatch(before) || Keeps().IsMatch(before))))
             || AsYouGo().IsMatch(after) || (gentle && speech.Tokens[token].Text is "arm" or "arms" && LetThe().IsMatch(before)))
         {
             return Role.Compared;
@@ -142,6 +142,16 @@ internal static partial class RoleReader
 
     /// <summary>True right after "don't open out like a".</summary>
     public static bool IsWarned(Speech speech, int token) => Warned().IsMatch(speech.Before(token, 7));
+
+    private static readonly HashSet<string> Greeted = ["everybody", "everyone", "all", "guys", "ladies", "gents", "folks", "friends", "team", "class", "to", "and", "it's", "i'm", "my", "welcome", "from", "hello", "how"];
+
+    /// <summary>"Good morning everybody" greets; so does what opens the recording.</summary>
+    internal static bool IsGreeting(Speech speech, int token, int length)
+    {
+        const int opening = 6;
+        var after = token + length;
+        return speech.Tokens[after - 1].Text == "morning" && (token < opening || (after < speech.Tokens.Count && Greeted.Contains(speech.Tokens[after].Text)));
+    }
 
     /// <summary>"Squats, no weight": not those with a weight that were named before.</summary>
     public static bool IsUnloaded(Speech speech, int token, int length) =>
@@ -274,6 +284,10 @@ internal static partial class RoleReader
 
     [GeneratedRegex(@"\bstay (down|low|up|there|down there|up there|right there)( and)?$", Options)]
     private static partial Regex StayBefore();
+
+    /// <summary>"Keep that bend and peel your heels off the floor": what goes on while the next is done.</summary>
+    [GeneratedRegex(@"\bkeep(ing)? (that|this|the)$", Options)]
+    private static partial Regex Keeps();
 
     [GeneratedRegex(@"\b(?<!(look|looks|feel|feels) )like (a|an|the|your|those)$", Options)]
     private static partial Regex LikeA();
