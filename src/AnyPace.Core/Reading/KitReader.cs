@@ -314,7 +314,7 @@ internal static partial class KitReader
     private static partial Regex NeededLater();
 
     /// <summary>"I usually use a barbell, but today it's just us."</summary>
-    [GeneratedRegex(@"^([\w']+ ){0,2}but (today|this time|not today)( [\w']+){0,3} (just|only|no|without|bodyweight|nothing)\b", Options)]
+    [GeneratedRegex(@"^that (isn't|is not|'s not) there\b|^([\w']+ ){0,2}but (today|this time|not today)( [\w']+){0,3} (just|only|no|without|bodyweight|nothing)\b", Options)]
     private static partial Regex NotToday();
 
     /// <summary>"A towel works if you don't have a mat": names what it stands in for.</summary>
@@ -351,7 +351,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"(?<!\bif you('ve got| have|'ve) )\b(no|without|(let's |we're |am )not us(e|ing)|don't need|do not need|won't need|not need|put (down|away)|drop|lose|leave|forget( about)?|never mind|no need for|don't worry about|(break|rest) from|instead of|isn't|not a|(not|won't be|aren't|isn't) using)( (a|an|any|the|your|those|need|for))*$", Options)]
     private static partial Regex Without();
 
-    [GeneratedRegex(@"(\b(imagine|imaginary|pretend|invisible|(?<!might |may |would |you'd |i'd |you |what [\w']{1,9} )like\b(?! to)|as if|as though)( [\w']+){0,6}|(?<!well )\bas)$", Options)]
+    [GeneratedRegex(@"(\b(imagine|imaginary|pretend|invisible|(?<!might |may |would |you'd |i'd |you |what [\w']{1,9} )like\b(?! to)|as if|as though)( [\w']+){0,6}|(?<!well )\bas|\b(help(s|ing)?|easier|stairs)( [\w']+){0,5} (out of|up from)( (a|your|the))?)$", Options)]
     private static partial Regex Imagined();
 
     [GeneratedRegex(@"(\bif (you (don't|do not|haven't|have no)|not)\b.*|\b(instead( of)?|otherwise)\b.*|\b(substitute|swap)\b.*|\b(could|can) (easily |also |just )*(do (this|it|these|that|them) with|use)( (a|1|an|just|some|your|single))*|\bor( even)?( (a|an|some|use|2|couple|of|water|grab|take|even|just|sturdy|solid|strong|heavy|light|kitchen|dining|the|your|rolled|folded|up|small|big|old|plain|spare))*)$", Options)]

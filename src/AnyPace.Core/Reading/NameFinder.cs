@@ -127,6 +127,11 @@ internal static class NameFinder
         return found;
     }
 
+    /// <summary>
+    /// One ear goes to a shoulder in a stretch, "shoulders away from your ears" is said of every move; one ankle lies across a knee, "knees over your ankles" is how to stand.
+    /// </summary>
+    private static readonly Dictionary<string, string> OfBoth = new() { ["neck-stretch"] = "ears", ["figure-four-stretch"] = "ankles" };
+
     /// <summary>Adds moves that are described where nothing is named, and narrows general names by what is said around them ("squat ... explode up").</summary>
     internal static void Described(Speech speech, MoveLexicon lexicon, DescriptionLikeness.Heard heard, string[] places, List<(AliasHit Hit, int Token, int Length)> raw)
     {
@@ -144,9 +149,8 @@ internal static class NameFinder
             // "Hands behind the head, take the elbow" is hardly a stretch of the arms to someone who lies down.
             var inPlace = places[end - 1] is not { Length: > 0 } place || hit.Move.IsDone(place);
             var within = raw.FindAll(r => r.Token < end && r.Token + r.Length > hit.Start);
-            if (hit.Move.IsStretch && hit.Move.Prime.Contains("neck") && Enumerable.Range(hit.Start, hit.Length).Any(t => speech.Tokens[t].Text == "ears"))
+            if (OfBoth.TryGetValue(hit.Move.Id, out var both) && Enumerable.Range(hit.Start, hit.Length).Any(t => speech.Tokens[t].Text == both))
             {
-                // One ear goes to a shoulder in a stretch; "shoulders away from your ears" is said of every move.
                 continue;
             }
 

@@ -55,7 +55,20 @@ public sealed class DescribedTests
     [Theory]
     [InlineData("if your chair is likely to slip put it against a wall")]
     [InlineData("pull your toes back towards you")]
+    [InlineData("knees over your ankles please")]
     public void Cues_are_no_moves(string cue) => Assert.Equal("leg-extension", Moves("[0:00] hello sit tall let's get started", "[0:10] leg extensions", $"[0:40] {cue}", "[0:56] keep going"));
+
+    [Fact]
+    public void Rows_on_the_floor_are_seated_rows() =>
+        Assert.Equal("seated-row", Moves("[0:00] hello grab your band let's get started", "[0:10] sit down on the floor legs out in front and we're rowing", "[0:20] twelve rows pull and squeeze", "[1:00] keep going"));
+
+    [Fact]
+    public void A_chair_that_is_not_there_is_no_kit() =>
+        Assert.DoesNotContain(Make.Read("[0:00] hello let's get started", "[0:10] wall sit slide down until you're sitting on a chair that isn't there", "[0:50] and rest", "[1:00] see you next time").Kit, k => k.Item == "chair");
+
+    [Fact]
+    public void A_side_that_is_worse_is_no_turn() =>
+        Assert.Equal("overhead-press", Moves("[0:00] hello grab your dumbbells let's get started", "[0:10] overhead press off we go", "[0:30] my left side is so much worse than my right side is", "[0:56] change your grip if you like", "[1:10] keep going"));
 
     [Fact]
     public void Shoulder_blades_are_squeezed_in_every_row() =>

@@ -10,6 +10,31 @@ public sealed class RemarkTests
         "[0:00] hello and welcome", "[0:10] let's get started squats here we go", $"[0:30] {said}", "[0:50] keep going", "[1:10] and rest", "[1:20] lunges here we go", "[1:50] and rest");
 
     [Theory]
+    [InlineData("press down like you're squashing a grape under each foot")]
+    [InlineData("thanks for joining me today")]
+    [InlineData("stay right there with me i've got you")]
+    [InlineData("that's it just like that")]
+    public void A_cue_or_a_thank_you_is_nothing_beside_the_class(string said) => Assert.Empty(During(said).Outside);
+
+    [Theory]
+    [InlineData("hit like and subscribe")]
+    [InlineData("smash that like button")]
+    [InlineData("give this video a thumbs up")]
+    [InlineData("press the bell so you never miss one")]
+    public void To_ask_for_a_like_is_self_promotion(string said) => Assert.Equal("self-promotion", Assert.Single(During(said).Outside).Type);
+
+    [Theory]
+    [InlineData("no pain just a gentle pull")]
+    [InlineData("curls are done please if you have no pain")]
+    [InlineData("this is brilliant for your posture")]
+    public void No_pain_is_no_promise(string said) => Assert.Empty(During(said).Claims);
+
+    [Theory]
+    [InlineData("this one cures back pain")]
+    [InlineData("it's great for sciatica")]
+    public void A_cure_is_a_promise(string said) => Assert.Equal("medical benefit", Assert.Single(During(said).Claims).Type);
+
+    [Theory]
     [InlineData("if that's too much just march it out")]
     [InlineData("if jumping is not for you just step it out")]
     [InlineData("drop to your knees if you need to")]
