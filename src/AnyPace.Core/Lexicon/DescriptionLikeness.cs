@@ -166,8 +166,11 @@ public sealed class DescriptionLikeness
         public LikeMove? Of(int from, int count, int least, Move? beside = null)
         {
             Begin(from);
-            return UpTo(from + count, least, beside);
+            return UpTo(from + count, least, double.NegativeInfinity, beside);
         }
+
+        /// <summary>True for a word that says something, of moves or of talk.</summary>
+        public bool IsKnown(int token) => _single[token].Word >= 0;
 
         /// <summary>Begins a stretch at a word, to ask about it at more than one length.</summary>
         public void Begin(int from)
@@ -184,7 +187,11 @@ public sealed class DescriptionLikeness
         }
 
         /// <summary>What the stretch begun is most like up to a word, which may not be before the one asked about last; see <see cref="Of"/>.</summary>
-        public LikeMove? UpTo(int end, int least, Move? beside = null)
+        /// <param name="end">The word after the last.</param>
+        /// <param name="least">How many different words have to speak for the move.</param>
+        /// <param name="enough">The least score that is asked for; null below it.</param>
+        /// <param name="beside">A move to hold it against.</param>
+        public LikeMove? UpTo(int end, int least, double enough, Move? beside = null)
         {
             for (; _next < end; _next++)
             {
@@ -212,7 +219,7 @@ public sealed class DescriptionLikeness
                 }
             }
 
-            if (best < 0 || _words[best] < least)
+            if (best < 0 || _words[best] < least || most + _noTalk < enough)
             {
                 return null;
             }

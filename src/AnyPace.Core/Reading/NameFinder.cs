@@ -232,7 +232,7 @@ internal static class NameFinder
     internal static void Likened(Speech speech, IReadOnlyList<Mark> marks, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> raw)
     {
         const int shortest = 5;
-        const int step = 2;
+        const int step = 3;
 
         // Nobody describes two moves in so few seconds.
         const double describedApart = 9;
@@ -265,8 +265,15 @@ internal static class NameFinder
                 to++;
             }
 
-            for (var at = from; at == from || at + FewWords <= to; at += step)
+            var known = 0;
+            for (var at = from; at == from || at + FewWords <= to; at++)
             {
+                // A description begins with a word that says something; every third is begun with.
+                if (!heard.IsKnown(at) || known++ % step != 0)
+                {
+                    continue;
+                }
+
                 heard.Begin(at);
                 foreach (var longest in Longest)
                 {
@@ -274,7 +281,7 @@ internal static class NameFinder
 
                     // Where a start waits for its move, less has to be said for one.
                     var waits = awaited.Exists(a => speech.At(at + count - 1) > a.From && speech.At(at) < a.To);
-                    if (count >= (waits ? FewWords : shortest) && heard.UpTo(at + count, waits ? FewWords : ClearWords) is { } like && like.Score >= enough && like.Lead >= (waits ? Likest : like.Words >= WordsEnough ? ClearlyLikest : FarLikest))
+                    if (count >= (waits ? FewWords : shortest) && heard.UpTo(at + count, waits ? FewWords : ClearWords, enough) is { } like && like.Lead >= (waits ? Likest : like.Words >= WordsEnough ? ClearlyLikest : FarLikest))
                     {
                         found.Add((like, at, count));
                     }
