@@ -13,11 +13,11 @@ public sealed class MoveLexicon
     private readonly FrozenDictionary<string, Move> _byParts;
     private readonly IReadOnlyList<string> _talk;
 
-    /// <summary>Composed moves that were asked for; each follows from the parts alone, so keeping them changes no answer.</summary>
     /// <summary>The last words, as stems, of the names of moves that are pulsed and of moves that are held.</summary>
     public static readonly string Pulse = WordStem.Of("pulse");
     public static readonly string Hold = WordStem.Of("hold");
 
+    /// <summary>Composed moves that were asked for; each follows from the parts alone, so keeping them changes no answer.</summary>
     private readonly ConcurrentDictionary<string, Move> _composed = new();
 
     private readonly ConcurrentDictionary<string, ImmutableArray<string>> _nameStems = new();
