@@ -30,7 +30,7 @@ public sealed class DescriptionLikeness
     private const double MoveSmoothing = 20;
     private const double TalkSmoothing = 100;
 
-    /// <summary>Words of names and descriptions that are said of everything.</summary>
+    /// <summary>Words that are said of everything, and those that name the side.</summary>
     private static readonly HashSet<string> Empty =
         [.. new[] { "the", "a", "an", "and", "or", "to", "of", "on", "in", "it", "with", "your", "you", "we", "our", "for", "at", "go", "going", "do", "come", "get", "good", "like", "time", "slow", "slowly", "fast", "keep", "that", "this", "there", "here", "now", "then", "as", "is", "no", "work", "class", "please", "if", "again", "take", "more", "all", "move", "s", "be", "so", "one", "left", "right" }.Select(WordStem.Of)];
 
@@ -51,7 +51,7 @@ public sealed class DescriptionLikeness
     {
         (_moves, _known, _said, _unsaid) = (moves, known, said, unsaid);
         _indexes = moves.Index().ToDictionary(m => m.Item.Id, m => m.Index);
-        _common = [.. moves.Select(m => Math.Log((0.5 + m.Common) / Math.E))];
+        _common = [.. moves.Select(m => Math.Log(0.5 + m.Common))];
     }
 
     /// <summary>A known word by its number, or two of them, the smaller number first.</summary>
@@ -74,6 +74,7 @@ public sealed class DescriptionLikeness
     public static DescriptionLikeness Build(IEnumerable<Move> all, IReadOnlyList<string> talk)
     {
         var moves = all.Where(m => m.Parts.IsEmpty).ToArray();
+        // Numbers count anything.
         var known = moves.SelectMany(m => m.Descriptions.SelectMany(Ideas).Concat(m.Aliases.Prepend(m.Name).Concat(m.Spoken).SelectMany(Stems))).Concat(talk.SelectMany(Stems))
             .Where(w => !char.IsAsciiDigit(w[0]) && !Empty.Contains(w)).Distinct().Index().ToDictionary(w => w.Item, w => w.Index);
         var words = moves.Select(m => Words(m, known)).ToArray();

@@ -105,7 +105,7 @@ public static class MentionFinder
             var (place, implied) = position.Find(token);
             var move = MoveMeant.OneLimb(speech, lexicon, MoveMeant.Here(lexicon, hit.Move, place, hit.Weak, speech.Stems.Skip(token).Take(length)), token, length);
             var general = lexicon.NameStems(move).Length == 1 || (hit.Words == 1 && speech.Tokens[token + length - 1].Stem == lexicon.NameStems(move)[^1]) || !move.Parts.IsEmpty;
-            if (hit.Weak && lexicon.How(move) is { } how && (Named.LastNamed(mentions, at, StillThatMove) ?? mentions.FindLast(m => m is { Weak: true, Role: Role.Doing or Role.Announced } && m.Length >= NameFinder.WordsEnough && at - m.At < PulsedWithin)) is { } under)
+            if (hit.Weak && lexicon.How(move) is { } how && (Named.LastNamed(mentions, at, StillThatMove) ?? Named.LastDescribed(mentions, at, PulsedWithin)) is { } under)
             {
                 // "Stay down there and pulse", after the wide squat or the lunge; after push-ups they are push-ups.
                 var variant = lexicon.Variant(under.Move, how);

@@ -195,12 +195,7 @@ internal static class MentionWeights
                 continue;
             }
 
-            var j = i - 1;
-            while (j >= 0 && mentions[j] is not { Weak: false, Role: Role.Doing or Role.Announced })
-            {
-                j--;
-            }
-
+            var j = mentions.FindLastIndex(i - 1, o => o is { Weak: false, Role: Role.Doing or Role.Announced });
             if (j >= 0 && mentions[j] is { Role: Role.Announced } told && m.At - told.At < setUp && told.Move.Easier == m.Move.Id
                 && !Clocked.Between(marks, told.At, m.At).Any(k => k is { Kind: MarkKind.Start or MarkKind.Stop, Strength: >= 0.5 } or { Kind: MarkKind.SwitchSide or MarkKind.Opening }))
             {

@@ -22,7 +22,7 @@ internal static class NameFinder
     }
 
     /// <summary>A stretch of speech has to be this much like a move, and this much more than like any other, to be taken for its description; see <see cref="LikeMove"/>.</summary>
-    private const double LikeEnough = 24;
+    private const double LikeEnough = 25;
 
     /// <summary>Who talks more than so many words a minute says more that is like a move by chance; at twice as many the stretch has to be this much more like it.</summary>
     private const double FewWordsAMinute = 40;
@@ -51,7 +51,7 @@ internal static class NameFinder
     private const double LessLike = 1;
 
     /// <summary>How much the words around have to be like that move for it.</summary>
-    private const double MoreLike = 5;
+    private const double MoreLike = 6;
 
     /// <summary>How many words a description may have: one is told in six, another in twenty.</summary>
     private static readonly int[] Longest = [6, 12, 24];
@@ -266,7 +266,7 @@ internal static class NameFinder
             }
 
             var known = 0;
-            for (var at = from; at == from || at + FewWords <= to; at++)
+            for (var at = from; at + FewWords <= to; at++)
             {
                 // A description begins with a word that says something; every third is begun with.
                 if (!heard.IsKnown(at) || known++ % step != 0)

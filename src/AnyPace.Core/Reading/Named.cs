@@ -21,4 +21,8 @@ internal static class Named
 
         return null;
     }
+
+    /// <summary>The move that was last described at some length, less than <paramref name="reach"/> seconds ago.</summary>
+    internal static Mention? LastDescribed(List<Mention> mentions, double now, double reach) =>
+        mentions.FindLast(m => m is { Weak: true, Role: Role.Doing or Role.Announced } && m.Length >= NameFinder.WordsEnough && now - m.At < reach);
 }
