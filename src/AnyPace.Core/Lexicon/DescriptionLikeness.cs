@@ -1,3 +1,5 @@
+using System.Numerics.Tensors;
+
 namespace AnyPace.Core.Lexicon;
 
 /// <summary>The move that a stretch of speech is most like.</summary>
@@ -133,10 +135,12 @@ public sealed class DescriptionLikeness
         private readonly (int With, int Word, Evidence Says)[][] _pairs;
         private readonly Lazy<double>[] _kit;
         private readonly Dictionary<string, double[]> _fits = [];
+
+        /// <summary>What speaks for each move in the stretch; minus infinity for those of which no word was said.</summary>
         private readonly double[] _scores;
+        private readonly double[] _sums;
         private readonly int[] _words;
         private readonly int[] _seenAt;
-        private readonly List<int> _touched = [];
         private int _stretch;
         private int _from;
         private int _next;
@@ -152,9 +156,25 @@ public sealed class DescriptionLikeness
             (int Word, Evidence Says) Look(Said said) => of._said.TryGetValue(said, out var says) ? (ids.TryGetValue(said, out var id) ? id : ids[said] = ids.Count, says) : (-1, Nothing);
             var numbers = Numbers(stems, of._known);
             _single = [.. numbers.Select(n => n < 0 ? (-1, Nothing) : Look(new Said(n)))];
-            _pairs = [.. numbers.Select((n, t) => (from with in Before(numbers, t) let pair = Look(Said.Of(numbers[with], n)) where pair.Word >= 0 select (with, pair.Word, pair.Says)).ToArray())];
+            _pairs = new (int, int, Evidence)[numbers.Length][];
+            var pairs = new List<(int, int, Evidence)>(PairsEach);
+            for (var t = 0; t < numbers.Length; t++)
+            {
+                pairs.Clear();
+                foreach (var with in Before(numbers, t))
+                {
+                    if (Look(Said.Of(numbers[with], numbers[t])) is { Word: >= 0 } pair)
+                    {
+                        pairs.Add((with, pair.Word, pair.Says));
+                    }
+                }
+
+                _pairs[t] = [.. pairs];
+            }
+
             _kit = [.. of._moves.Select(m => new Lazy<double>(() => m.Kit.IsEmpty || atHand(m) ? 0 : NotAtHand))];
             _scores = new double[of._moves.Length];
+            _sums = new double[of._moves.Length];
             _words = new int[of._moves.Length];
             _seenAt = new int[ids.Count];
         }
@@ -178,12 +198,8 @@ public sealed class DescriptionLikeness
         {
             _stretch++;
             (_from, _next) = (from, from);
-            foreach (var i in _touched)
-            {
-                (_scores[i], _words[i]) = (0, 0);
-            }
-
-            _touched.Clear();
+            Array.Fill(_scores, double.NegativeInfinity);
+            Array.Clear(_words);
             (_count, _noTalk) = (0, 0);
         }
 
@@ -206,36 +222,30 @@ public sealed class DescriptionLikeness
                 }
             }
 
+            // All moves at once: this is asked for many stretches of every recording.
             var fits = Fits(_places[end - 1]);
-            double Score(int move) => _scores[move] + (_count * _of._unsaid[move]) + fits[move];
-            var (best, most) = (-1, double.NegativeInfinity);
-            foreach (var i in _touched)
-            {
-                var score = Score(i);
+            TensorPrimitives.MultiplyAdd(_of._unsaid, _count, _scores, _sums);
+            TensorPrimitives.Add(_sums, fits, _sums);
 
-                // Of two alike the one that stands first in the lexicon.
-                if (score > most || (score == most && i < best))
-                {
-                    (best, most) = (i, score);
-                }
-            }
-
-            if (best < 0 || _words[best] < least || most + _noTalk < enough)
+            // Of two alike the one that stands first in the lexicon.
+            var best = TensorPrimitives.IndexOfMax<double>(_sums);
+            var most = _sums[best];
+            if (_words[best] < least || most + _noTalk < enough)
             {
                 return null;
             }
 
             var next = double.NegativeInfinity;
-            foreach (var i in _touched)
+            for (var i = 0; i < _sums.Length; i++)
             {
-                if (i != best && Score(i) > next && !Akin(_of._moves[i], _of._moves[best]))
+                if (_sums[i] > next && i != best && !Akin(_of._moves[i], _of._moves[best]))
                 {
-                    next = Score(i);
+                    next = _sums[i];
                 }
             }
 
             return new LikeMove(
-                _of._moves[best], most + _noTalk, _words[best], Math.Max(0, most - next), beside is not null && _of._indexes.TryGetValue(beside.Id, out var index) ? Score(index) + _noTalk : null);
+                _of._moves[best], most + _noTalk, _words[best], Math.Max(0, most - next), beside is not null && _of._indexes.TryGetValue(beside.Id, out var index) ? Math.Max(0, _scores[index]) + (_count * _of._unsaid[index]) + fits[index] + _noTalk : null);
         }
 
         /// <summary>True where a word is said of a move.</summary>
@@ -253,12 +263,7 @@ public sealed class DescriptionLikeness
             _noTalk += says.NoTalk;
             foreach (var (move, weight) in says.Moves)
             {
-                if (_scores[move] == 0)
-                {
-                    _touched.Add(move);
-                }
-
-                _scores[move] += weight;
+                _scores[move] = Math.Max(0, _scores[move]) + weight;
                 _words[move] += words;
             }
         }

@@ -24,6 +24,10 @@ internal static class BoutSegmenter
 
     /// <summary>What the naming of another move in the same stretch takes away.</summary>
     private const double Contested = 0.85;
+
+    /// <summary>A move first named within so many seconds of the end of a stretch is rather the next, and contests only so far.</summary>
+    private const double JustNamed = 5;
+    private const double NextContests = 0.3;
     private const double BeatTolerance = 4;
     private const double BeatWeight = 0.6;
 
@@ -146,6 +150,11 @@ internal static class BoutSegmenter
         private double _lost;
         private double _contest;
 
+        // Of the moves named in the stretch, which stand in the order of their first naming, those that contest in full, and what they contest together.
+        private int _settled;
+        private double _settledContest;
+        private double _settledMost;
+
         public Scene(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Mention> evidence, SaidDose dose)
         {
             _evidence = evidence;
@@ -222,6 +231,7 @@ internal static class BoutSegmenter
             }
 
             Candidates = 0;
+            (_settled, _settledContest, _settledMost) = (0, 0, 0);
             var stop = Clocked.From(_stops, _start - 1);
             _firstStop = stop < _stops.Count ? _stops[stop].At : double.PositiveInfinity;
         }
@@ -250,12 +260,27 @@ internal static class BoutSegmenter
                 else
                 {
                     _own[k] += 0.35 * m.Weight;
-                    _peak[k] = Math.Max(_peak[k], m.Weight);
+                    if (m.Weight > _peak[k])
+                    {
+                        if (k < _settled)
+                        {
+                            _settledContest += m.Weight - _peak[k];
+                            _settledMost = Math.Max(_settledMost, m.Weight);
+                        }
+
+                        _peak[k] = m.Weight;
+                    }
                 }
             }
 
-            (_contest, _most) = (0, 0);
-            for (var k = 0; k < Candidates; k++)
+            for (; _settled < Candidates && _first[_settled] <= _end - JustNamed; _settled++)
+            {
+                _settledContest += _peak[_settled];
+                _settledMost = Math.Max(_settledMost, _peak[_settled]);
+            }
+
+            (_contest, _most) = (_settledContest, _settledMost);
+            for (var k = _settled; k < Candidates; k++)
             {
                 var contests = Contests(k);
                 _contest += contests;
@@ -264,7 +289,7 @@ internal static class BoutSegmenter
         }
 
         /// <summary>A neighbour named in the last moments is the next move; elsewhere it contests.</summary>
-        private double Contests(int k) => _first[k] > _end - 5 ? 0.3 * _peak[k] : _peak[k];
+        private double Contests(int k) => k < _settled ? _peak[k] : NextContests * _peak[k];
 
         /// <summary>How many moves have evidence in the stretch.</summary>
         public int Candidates { get; private set; }
@@ -297,7 +322,7 @@ internal static class BoutSegmenter
             var move = _moves[number];
             var (s, e) = (Edges[i], Edges[j]);
             var own = _evidence.Where(m => m.Move.Id == move.Id && m.EffectiveAt >= s - 1.5 && m.EffectiveAt < e - 1).ToList();
-            var contest = _evidence.Where(m => m.Move.Id != move.Id && m.EffectiveAt >= s && m.EffectiveAt < e - 5).Sum(m => m.Weight);
+            var contest = _evidence.Where(m => m.Move.Id != move.Id && m.EffectiveAt >= s && m.EffectiveAt < e - JustNamed).Sum(m => m.Weight);
             return new Segment(
                 move, s, e, MarksIn(_starts, s - Near, s + Near) > 0, MarksIn(_stops, e - Near, e + Near) > 0, contest, own);
         }

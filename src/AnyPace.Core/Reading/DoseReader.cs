@@ -64,10 +64,10 @@ public static partial class DoseReader
             beats.Add(new SaidBeat(0, 20, 10));
         }
 
-        var rounds = Counted(speech, Rounds(), evidence) ?? Counted(speech, Circuits(), evidence) ?? Means(speech, TwiceSaid(), 2, evidence) ?? EarlyTimes(speech, evidence) ?? Means(speech, OnceSaid(), 1, evidence) ?? Highest(speech, RoundNumber(), LastRound(), evidence);
-        var sets = Counted(speech, Sets(), evidence) ?? Means(speech, EachTwiceSaid(), 2, evidence) ?? Highest(speech, SetNumber(), LastSet(), evidence);
-        var moves = Counted(speech, MovesPerRound(), evidence);
-        var reps = Counted(speech, Reps(), evidence);
+        var rounds = Counted(speech, speech.Find(Rounds()), evidence) ?? Counted(speech, speech.Find(Circuits()), evidence) ?? Means(speech, TwiceSaid(), 2, evidence) ?? EarlyTimes(speech, evidence) ?? Means(speech, OnceSaid(), 1, evidence) ?? Highest(speech, RoundNumber(), LastRound(), evidence);
+        var sets = Counted(speech, speech.Find(Sets()), evidence) ?? Means(speech, EachTwiceSaid(), 2, evidence) ?? Highest(speech, SetNumber(), LastSet(), evidence);
+        var moves = Counted(speech, speech.Find(MovesPerRound()), evidence);
+        var reps = Counted(speech, Reps().Matches(speech.Text), evidence);
         var roundRest = First(speech, RoundRest(), evidence);
         var supersets = speech.First(Superset()) is { Success: true } s && Note(speech, s, evidence);
         var ladder = speech.First(Ladder()) is { Success: true } l && Note(speech, l, evidence);
@@ -204,9 +204,9 @@ public static partial class DoseReader
         return match.Groups[group + "u"].Value.StartsWith('m') ? n * 60 : n;
     }
 
-    private static CountRange? Counted(Speech speech, Regex regex, List<Evidence> evidence)
+    private static CountRange? Counted(Speech speech, IEnumerable<Match> matches, List<Evidence> evidence)
     {
-        foreach (var match in speech.Find(regex))
+        foreach (var match in matches)
         {
             if (Range(match) is { } range)
             {

@@ -142,13 +142,19 @@ internal static class NameFinder
             silences[t + 1] = silences[t] + (speech.SilentAfter(t, gap) ? 1 : 0);
         }
 
+        // Words that something was found in, so that only there is asked what.
+        var taken = new bool[speech.Tokens.Count];
+        foreach (var (_, token, length) in raw)
+        {
+            Array.Fill(taken, true, token, length);
+        }
+
         foreach (var hit in lexicon.Described.Find(speech.Stems, (from, to) => speech.At(to) - speech.At(from) <= LongestDescription && silences[to] == silences[from]))
         {
             var end = hit.Start + hit.Length;
 
             // "Hands behind the head, take the elbow" is hardly a stretch of the arms to someone who lies down.
             var inPlace = places[end - 1] is not { Length: > 0 } place || hit.Move.IsDone(place);
-            var within = raw.FindAll(r => r.Token < end && r.Token + r.Length > hit.Start);
             if (OfBoth.TryGetValue(hit.Move.Id, out var both) && Enumerable.Range(hit.Start, hit.Length).Any(t => speech.Tokens[t].Text == both))
             {
                 continue;
@@ -159,6 +165,7 @@ internal static class NameFinder
                 continue;
             }
 
+            var within = taken.AsSpan(hit.Start, hit.Length).Contains(true) ? raw.FindAll(r => r.Token < end && r.Token + r.Length > hit.Start) : [];
             bool Yields((AliasHit Hit, int Token, int Length) r) => MayBeNoName(speech, r)
                 ? hit.Names || (r.Hit.Words < hit.Words.Length && !(r.Hit.Move.Id == hit.Move.Id && r.Length == 1 && IsSeveral(speech.Tokens[r.Token])))
                 : hit.Names && r.Hit.Move.Id != hit.Move.Id && !RoleReader.IsCalled(speech, r.Token) && r.Hit.Words < hit.Words.Length && MayNarrow(lexicon, r.Hit, hit.Move) && Enumerable.Range(r.Token, r.Length).Any(t => hit.Words.Contains(t));
@@ -166,6 +173,7 @@ internal static class NameFinder
             {
                 raw.RemoveAll(within.Contains);
                 raw.Add((new AliasHit(hit.Move, !hit.Names, hit.Words.Length, Described: !hit.Names), hit.Start, hit.Length));
+                Array.Fill(taken, true, hit.Start, hit.Length);
             }
         }
 

@@ -21,7 +21,8 @@ internal sealed class PhraseHeads
     private const ulong Other = 1UL << 37;
     private const ulong Any = (1UL << Symbols) - 1;
 
-    private static readonly ConcurrentDictionary<string, PhraseHeads> Known = new(StringComparer.Ordinal);
+    // By the phrase itself: each is made once, and its pattern is long to hash.
+    private static readonly ConcurrentDictionary<Regex, PhraseHeads> Known = new(ReferenceEqualityComparer.Instance);
 
     // For each two characters the set of those that may come third.
     private readonly ulong[] _may = new ulong[Symbols * Symbols];
@@ -41,13 +42,25 @@ internal sealed class PhraseHeads
         }
     }
 
-    public static PhraseHeads Of(Regex phrase) => Known.GetOrAdd(phrase.ToString(), static p => new PhraseHeads(p));
+    public static PhraseHeads Of(Regex phrase) => Known.GetOrAdd(phrase, static p => new PhraseHeads(p.ToString()));
 
-    /// <summary>What <see cref="May"/> asks of a place in a text, from which the text goes on like this.</summary>
-    public static int Code(ReadOnlySpan<char> text) => (((At(text, 0) * Symbols) + At(text, 1)) * Symbols) + At(text, 2);
+    /// <summary>What <see cref="First"/> asks of a place in a text, from which the text goes on like this: the third character in the last six bits.</summary>
+    public static int Code(ReadOnlySpan<char> text) => (((At(text, 0) * Symbols) + At(text, 1)) << 6) + At(text, 2);
 
-    /// <summary>False where no match begins at a place of this <see cref="Code"/>.</summary>
-    public bool May(int code) => (_may[code / Symbols] >> (code % Symbols) & 1) != 0;
+    /// <summary>The first of some places, from one on, at which a match may begin; how many there are, where at none.</summary>
+    /// <param name="codes">The <see cref="Code"/> of each place.</param>
+    /// <param name="from">The place to begin with.</param>
+    public int First(ReadOnlySpan<int> codes, int from)
+    {
+        var may = _may;
+        var i = from;
+        while (i < codes.Length && (may[codes[i] >> 6] >> codes[i] & 1) == 0)
+        {
+            i++;
+        }
+
+        return i;
+    }
 
     private static int At(ReadOnlySpan<char> text, int index) => index < text.Length ? Symbol(text[index]) : Symbols - 1;
 

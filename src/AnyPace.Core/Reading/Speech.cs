@@ -76,9 +76,9 @@ public sealed class Speech
     {
         var heads = PhraseHeads.Of(phrase);
         var from = 0;
-        for (var i = 0; i < _offsets.Length; i++)
+        for (var i = heads.First(_heads, 0); i < _heads.Length; i = heads.First(_heads, i + 1))
         {
-            if (_offsets[i] >= from && heads.May(_heads[i]) && phrase.Match(Text, _offsets[i]) is { Success: true } match)
+            if (_offsets[i] >= from && phrase.Match(Text, _offsets[i]) is { Success: true } match)
             {
                 yield return match;
                 from = match.Index + Math.Max(1, match.Length);
