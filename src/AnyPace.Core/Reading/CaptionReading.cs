@@ -24,7 +24,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
         var dose = DoseReader.Read(speech);
         var mentions = MentionFinder.Find(speech, lexicon, marks, dose);
         var segments = NameSettler.Settle(BoutSegmenter.Segments(speech, marks, mentions, dose));
-        var bouts = BoutBuilder.Build(speech, marks, segments, dose);
+        var bouts = BoutBuilder.Build(speech, marks, WorkStarts.Settle(speech, marks, segments, dose), dose);
         bouts = LaterRounds.FillSets(bouts, marks, dose);
         bouts = LaterRounds.FillListed(bouts, marks, mentions, dose);
         bouts = LaterRounds.FillHoles(LaterRounds.Fill(bouts, marks, dose), dose);

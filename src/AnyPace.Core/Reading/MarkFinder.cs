@@ -13,7 +13,7 @@ public static partial class MarkFinder
             foreach (var match in speech.Find(regex))
             {
                 var first = speech.TokenAt(match.Index);
-                var last = Breath(speech, first, speech.TokenAt(match.Index + match.Length - 1));
+                var last = SideChanges.Breath(speech, first, speech.TokenAt(match.Index + match.Length - 1));
                 marks.Add(new Mark(kind, first, speech.Tokens[last].At, strength));
             }
         }
@@ -28,7 +28,7 @@ public static partial class MarkFinder
         All(WarmUpOver(), MarkKind.WarmUpOver, 1);
         All(CoolDown(), MarkKind.CoolDown, 1);
         All(Stretches(), MarkKind.CoolDown, StretchStrength);
-        All(SwitchSide(), MarkKind.SwitchSide, 1);
+        marks.AddRange(SideChanges.Find(speech));
         All(OtherWay(), MarkKind.SwitchSide, 0.4);
         All(LeftSide(), MarkKind.Left, 1);
         All(RightSide(), MarkKind.Right, 1);
@@ -48,21 +48,6 @@ public static partial class MarkFinder
         return marks;
     }
 
-    /// <summary>The last word of a phrase that is said in one breath: "and the other" before half a minute of work does not go on after it.</summary>
-    private static int Breath(Speech speech, int first, int last)
-    {
-        const double silence = 6;
-        for (var t = first; t < last; t++)
-        {
-            if (speech.SilentAfter(t, silence))
-            {
-                return t;
-            }
-        }
-
-        return last;
-    }
-
     /// <summary>"Switch." or "Roll over." as a sentence of its own; inside a longer one the words mean too many things.</summary>
     private static void AloneSwitch(Speech speech, List<Mark> marks)
     {
@@ -72,7 +57,7 @@ public static partial class MarkFinder
             var one = ((begins && speech.Tokens[i].Stops) || Apart(speech, i)) && speech.Tokens[i].Text is ("switch" or "change" or "swap")
                 && !(i + 1 < speech.Tokens.Count && speech.Tokens[i + 1].Text == "it");
             var two = begins && i + 1 < speech.Tokens.Count && speech.Tokens[i + 1].Stops && speech.Tokens[i].Text is ("roll" or "flip") && speech.Tokens[i + 1].Text == "over";
-            if (one || two)
+            if ((one || two) && !SideChanges.IsNotYet(speech, i))
             {
                 marks.Add(new Mark(MarkKind.SwitchSide, i, speech.Tokens[i].At, two ? 1 : AloneStrength));
             }
@@ -300,7 +285,7 @@ public static partial class MarkFinder
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\G\b(here we go|off we go|ready set|let's go\b|lets go\b|and begin|begin now|start now|starting now|in we go|away we go|go go go|and we're off|let's do (it|this)|timer (is )?(on|starts|going)|clock (is )?(on|starts|running)|your time starts)", Options)]
+    [GeneratedRegex(@"\G\b(here we go|off we go|ready set|let'?s go\b(?! (to|on to|onto|over|back|through)\b)|and begin|begin now|start now|starting now|in we go|away we go|go go go|and we're off|let's do (it|this)|timer (is )?(on|starts|going)|clock (is )?(on|starts|running)|your time starts)", Options)]
     private static partial Regex StartSure();
 
     [GeneratedRegex(@"\G\b(go ahead|let's (get )?(it|going)|get ready|in position|whenever you're ready|when you're ready|and start|let's (start|begin))\b", Options)]
@@ -332,9 +317,6 @@ public static partial class MarkFinder
 
     [GeneratedRegex(@"\G\b(cool(ing)? ?(it )?down|cool ?downs?|stretch(ing)? (it )?(all )?out|let's stretch|time to stretch|final stretch(es)?|some stretch(es|ing)|a (quick |nice |little |good |gentle )?stretch|bring (the|your|that) heart rate (back )?down|slow (it|things) down|wind(ing)? down|let your heart rate)\b", Options)]
     private static partial Regex CoolDown();
-
-    [GeneratedRegex(@"\G\b((?<!\b(behind|past|beside|against|inside|touching|towards?|around|near) (the|your) )(other|second) (side|leg|arm|foot|hand|knee|hip)(?! (stays?|rests?|guards)\b)|opposite side|switch(ing)?( it)?( up)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|swap(ping)?( over)?( your)?( the)? ?(sides?|legs?|arms?|feet|hands?|over)|change ?(over|sides?|legs?|arms?)|(and|now) switch\b|(and|then|now) (on )?the other 1\b|and the other\b(?! (\w+ )?(way|direction|side|leg|arm|foot|hand|knee|hip|thing|things|people|day|week|option|1s|exercise|move|half|weight|\d))|same (thing )?on the (other|left|right)|repeat (that |this )?on the (other|left|right))", Options)]
-    private static partial Regex SwitchSide();
 
     /// <summary>The other way round: for circles it changes nothing, for one-sided moves it may be the other side.</summary>
     [GeneratedRegex(@"\G(?<!\blook (to |over )?the )\b(other|opposite|second) (direction|way)\b", Options)]

@@ -11,6 +11,9 @@ internal static class MentionStarts
     /// <summary>Seconds in which an announced move may be named twice more before it begins.</summary>
     private const double Repeating = 8;
 
+    /// <summary>What follows within so many seconds is said in one breath.</summary>
+    private const double OneBreath = 3;
+
     /// <summary>A start said this many seconds after the beat is not the one that the beat expects.</summary>
     private const double OffBeat = 8;
 
@@ -51,6 +54,12 @@ internal static class MentionStarts
             if (mark is { Kind: MarkKind.Start, Strength: <= 0.5 } && mark.At - at > Repeating && Clocked.Between(mentions, at + 1, mark.At).Count(m => m.Move.Id == mentions[index].Move.Id && !m.Weak) >= 2)
             {
                 return at;
+            }
+
+            // "Whenever you're ready, change over": half way through.
+            if (mark is { Kind: MarkKind.Start, Strength: <= 0.5 } && Clocked.Between(marks, mark.At - OneBreath, mark.At + OneBreath).Any(m => m.Kind == MarkKind.SwitchSide))
+            {
+                continue;
             }
 
             // A start that comes long after the beat is a later one.

@@ -1,0 +1,79 @@
+using System.Text.RegularExpressions;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>
+/// Finds where a coach changes sides: "other side", "swap them over", "do the other one". The other limb is spoken of just as often to say what it does meanwhile
+/// ("keep the other leg strong"), where a stretch is felt ("down the other side of your neck") or what comes later; those change nothing.
+/// </summary>
+internal static partial class SideChanges
+{
+    /// <summary>How sure a turn is that is said of anything, not of a side or limb: "swap", "the other one".</summary>
+    private const double AnythingStrength = 0.9;
+
+    public static IEnumerable<Mark> Find(Speech speech)
+    {
+        foreach (var match in speech.Find(Turn()))
+        {
+            var token = speech.TokenAt(match.Index);
+            var end = speech.TokenAt(match.Index + match.Length - 1);
+            if (!ChangesNothing(speech, token, end, match.Groups["limb"].Success))
+            {
+                yield return new Mark(MarkKind.SwitchSide, token, speech.At(Breath(speech, token, end)), match.Groups["any"].Success ? AnythingStrength : 1);
+            }
+        }
+    }
+
+    /// <summary>The last word of a phrase that is said in one breath: "and the other" before half a minute of work does not go on after it.</summary>
+    internal static int Breath(Speech speech, int first, int last)
+    {
+        const double silence = 6;
+        for (var t = first; t < last; t++)
+        {
+            if (speech.SilentAfter(t, silence))
+            {
+                return t;
+            }
+        }
+
+        return last;
+    }
+
+    private const int WordsBefore = 6;
+
+    /// <summary>True where the words before a turn put it off: "before we swap".</summary>
+    internal static bool IsNotYet(Speech speech, int token) => NotYet().IsMatch(speech.Before(token, WordsBefore));
+
+    private static bool ChangesNothing(Speech speech, int token, int end, bool limb)
+    {
+        const int after = 4;
+        var said = speech.Before(token, WordsBefore);
+        return IsNotYet(speech, token) || Later().IsMatch(speech.After(end + 1, after)) || (limb && (MeanwhileBefore().IsMatch(said) || (speech.Tokens[end].Text != "side" && Owned().IsMatch(said) && !TurnBefore().IsMatch(said)) || MeanwhileAfter().IsMatch(speech.After(end + 1, after))));
+    }
+
+    private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
+
+    [GeneratedRegex(@"\G\b((?<limb>(?<!\b(over|across|on top of|in front of|next to|on ?to|under|behind|past|beside|against|inside|touching|towards?|around|near|in|into|of|from) (the|your|that|1) )(other|second) (side|leg|arm|foot|hand|knee|hip|ear|ankle|elbow|shoulder)|(?<=\b(on ?to|over to|across to) (the|your) )(other|second) side|opposite side)\b|(?<limb>(same( thing)?|do|repeat|take|switch|swap|change|and now|lift|over)( it| this| that)?( on| to| with)? (the|your) opposite (leg|arm|foot|hand|1|side)\b)|(over to|on to|now|and|time for|it's|here's|next is|start|take (it|this|that) to) (side (number )?2|(the )?next (side|leg|arm))\b|(switch|swap|chang|trad|revers)(e|es|ing|ping)?( it| them| those| that)?( up)?( over)?( on)?( your| the)? ?(sides?|legs?|arms?|feet|hands?|over)\b|(switch|swap) (it|them|those)\b(?! (up|out|in|for|with))|(and|now) switch\b|(and|then|now) (on )?the other 1\b|and the other\b(?! (\w+ )?(way|direction|side|leg|arm|foot|hand|knee|hip|thing|things|people|day|week|option|1s|exercise|move|half|weight|\d))|same (thing )?on the (other|left|right)\b|repeat (that |this )?(over )?on the (other|left|right)\b|(we'll|let's|and|now|to) (even|balance) (it|that|things|us|this|them) (out|up)\b(?! over)|(?<any>(do|take|grab|try|lift|now|okay|get|pick up|take hold of|grab hold of|same (on|with)|over to|here's) (the|your) (other|opposite) 1\b))", Options)]
+    private static partial Regex Turn();
+
+    /// <summary>Not now: "before we change sides", "almost ready to swap legs".</summary>
+    [GeneratedRegex(@"\b((don't|not|never|before|almost|nearly|until|till|when|once|unless)( (time|ready|there|to|for|we|you|i|a|the|your|on|it|say|do|go)){0,4}|(we'll|you'll|we will|you will)( [\w']+){0,2} (do|get to|go to|come to|repeat|have)( [\w']+){0,4}|\d+ seconds to|in (\d+|a|a few|about \d+) (seconds?|minutes?|moment|bit|breaths?|reps?)( [\w']+){0,2})$", Options)]
+    private static partial Regex NotYet();
+
+    [GeneratedRegex(@"^(in (a (minute|moment|bit|second|sec)|\d+)\b|later\b|soon\b)", Options)]
+    private static partial Regex Later();
+
+    /// <summary>What the other limb does meanwhile: it is kept, used, leaned on, compared.</summary>
+    [GeneratedRegex(@"\b((keep(ing)?|leave|leaving|bend(ing)?|straighten(ing)?|us(e|ing)|rest(ing)?|root(ing)?|plant(ing)?|press(ing)?|push(ing)?|lean(ing)?|tip|hik(e|ing)|let(ting)?|hold(ing)?|support(ing)?|extend)( [\w']+){0,3} (the|your|that|on|to)|keep|favou?r the|(down|along|through|than|between) (the|your|that)|feel( [\w']+){0,5} (the|your)|(hold(ing)?( [\w']+){0,3}|help|weight) (with|in) (the|your)|this (side|leg|1)( [\w']+){0,6} (than|from|as|and) (the|your)?)$", Options)]
+    private static partial Regex MeanwhileBefore();
+
+    [GeneratedRegex(@"\b(the|your|that)$", Options)]
+    private static partial Regex Owned();
+
+    /// <summary>What turns to "the other leg"; other verbs do something with it.</summary>
+    [GeneratedRegex(@"(^|\b(to|onto|on|do|take|grab|get|switch\w*|swap\w*|chang\w+|repeat|lift|try|over|and|then|now|okay|right|so|give|for|bring|pick|up|out|same|step|stretch|hold|how|release|it's|move|go|again|one|1|(same|out|it|that|this|again|repeat|do|go)( [\w']+)? with)) (the|your|that)$", Options)]
+    private static partial Regex TurnBefore();
+
+    [GeneratedRegex(@"^((of|is|are|was|stays?|can|will|should|just|rests?|guards?|remains?|helps?) |reaches out|(straight|long|bent|flat|strong|relaxed|still)\b)", Options)]
+    private static partial Regex MeanwhileAfter();
+}

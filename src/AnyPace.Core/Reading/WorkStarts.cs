@@ -1,0 +1,64 @@
+using System.Text.RegularExpressions;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>
+/// Moves bouts that begin where their move is named on to where its work begins: a move is often set up at length before the first repetition.
+/// A class against the clock says when it starts, so this is for those that count or flow.
+/// </summary>
+internal static partial class WorkStarts
+{
+    /// <summary>A set-up takes at least and at most so many seconds; a shorter one changes nothing that is felt.</summary>
+    private const double ShortestSetUp = 7;
+    private const double LongestSetUp = 45;
+
+    /// <summary>What is left of a bout, in seconds, is still a bout.</summary>
+    private const double LeastWork = 8;
+
+    public static IReadOnlyList<Segment> Settle(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Segment> segments, SaidDose dose) =>
+        dose.Timed ? segments : [.. segments.Select(s => s.StartMarked || BeginsAt(speech, marks, s) is not { } at ? s : s with { Start = at })];
+
+    /// <summary>When the first repetition of a segment is called; null where that is at its start, or where it is under way when one is.</summary>
+    private static double? BeginsAt(Speech speech, IReadOnlyList<Mark> marks, Segment segment)
+    {
+        const double just = 3;
+        var until = Math.Min(segment.End - LeastWork, segment.Start + LongestSetUp);
+        for (var i = Clocked.From(speech.Tokens, segment.Start - just, static t => t.At); i < speech.Tokens.Count && speech.At(i) <= until; i++)
+        {
+            if (IsFirst(speech, i))
+            {
+                var at = speech.At(i);
+                return at > segment.Start + ShortestSetUp && !Clocked.Between(marks, segment.Start + 1, at - 0.5).Any(IsUnderWay) ? at : null;
+            }
+        }
+
+        return null;
+    }
+
+    private static bool IsUnderWay(Mark mark) => mark is { Kind: MarkKind.Doing, Strength: >= 1 } or { Kind: MarkKind.Stop or MarkKind.SwitchSide or MarkKind.Again, Strength: >= 0.9 };
+
+    private static bool IsFirst(Speech speech, int token) => CountsOn(speech, token) || First().IsMatch(speech.Next(token, Opens));
+
+    /// <summary>The words in which a first repetition is called.</summary>
+    private const int Opens = 6;
+
+    /// <summary>"One and two".</summary>
+    private static bool CountsOn(Speech speech, int token)
+    {
+        const int apart = 3;
+        const double soon = 6;
+        if (speech.Tokens[token].Number != 1)
+        {
+            return false;
+        }
+
+        var next = Enumerable.Range(token + 1, apart).FirstOrDefault(t => t < speech.Tokens.Count && speech.Tokens[t].Number is not null);
+        return next > 0 && speech.Tokens[next].Number == 2 && speech.At(next) - speech.At(token) < soon;
+    }
+
+    private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
+
+    /// <summary>"Down we go", "ready and press", "here's the first".</summary>
+    [GeneratedRegex(@"^((here|off|in|down|up|away|over|round) (we|you) go\b|(and|okay|alright|right|ready|so) (we'll |we )?(begin|go|start)\b|ready (and |to )?(\d|down|up|press|lift|curl|push|squat|row|pull)\b|(we're|we are) (off|working|moving)\b|let's (work|go|get moving|start|begin)\b|starts? now\b|(moving|starting) now\b|(your )?(time|clock)('s| is)? (starts|on|running|going)|first (rep|1)\b|here's (number 1|the first|1)|hit it\b|crack on\b|go for it\b)", Options)]
+    private static partial Regex First();
+}
