@@ -88,6 +88,7 @@ internal static class DurationFinder
             ("off", _, _) => DurationKind.Rest,
             ("to", _, _) when i + 2 < tokens.Count && tokens[i + 2].Text is "swap" or "change" or "switch" && LengthBefore(tokens, i) => DurationKind.Rest,
             (_, "is", "rest" or "recovery") => DurationKind.Rest,
+            (_, "is", "time" or "period") when i > 2 && tokens[i - 3].Text is "rest" or "recovery" => DurationKind.Rest,
             ("of", _, _) when i + 3 < tokens.Count && tokens[i + 2].Text is "work" && tokens[i + 3].Number is not null => DurationKind.Work,
             ("of", _, _) when i > 2 && tokens[i - 1].Text is "work" && tokens[i - 2].Text is "of" => DurationKind.Rest,
             (_, "on", "clock's" or "timer's") => DurationKind.Work,
@@ -134,6 +135,18 @@ internal static class DurationFinder
         return false;
     }
 
+    /// <summary>True where a number follows at once, or after "time is", "for": the word before is of that number.</summary>
+    private static bool OfTheNext(IReadOnlyList<Token> tokens, int from)
+    {
+        var t = from;
+        while (t < Math.Min(tokens.Count, from + 3) && tokens[t].Text is "for" or "time" or "is" or "period" or "periods" or "are" or "of")
+        {
+            t++;
+        }
+
+        return t < tokens.Count && tokens[t].Number is not null;
+    }
+
     private static DurationKind KindOf(IReadOnlyList<Token> tokens, int token, int after)
     {
         for (var t = after; t < Math.Min(tokens.Count, after + Near); t++)
@@ -164,9 +177,15 @@ internal static class DurationFinder
             }
 
             // "Forty seconds, rest twenty": the word belongs to the number after it.
-            if (t == after && word is "rest" or "resting" or "recover" or "recovering" && t + 1 < tokens.Count && tokens[t + (tokens[t + 1].Text == "for" && t + 2 < tokens.Count ? 2 : 1)].Number is not null)
+            if (t == after && word is "rest" or "resting" or "recover" or "recovering" && OfTheNext(tokens, t + 1))
             {
                 break;
+            }
+
+            // "Twenty seconds before the next one".
+            if (t == after && word == "before" && t + 2 < tokens.Count && tokens[t + 1].Text == "the" && tokens[t + 2].Text == "next")
+            {
+                return DurationKind.Rest;
             }
 
             if (RestAfter.Contains(word) || (word == "active" && t + 1 < tokens.Count && RestAfter.Contains(tokens[t + 1].Text)))

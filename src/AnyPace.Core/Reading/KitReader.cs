@@ -54,6 +54,9 @@ internal static partial class KitReader
         ["broomstick"] = ["bar"],
     };
 
+    /// <summary>Words from one name of a thing to another: "a step or the bottom stair".</summary>
+    private const int OneOrOther = 3;
+
     /// <param name="bouts">The bouts read, for what their moves cannot be done without.</param>
     public static ImmutableArray<KitItem> Read(Speech speech, IReadOnlyList<Bout> bouts, MoveLexicon lexicon)
     {
@@ -69,9 +72,16 @@ internal static partial class KitReader
             string? standsFor = null;
             double? firstUse = null;
             var evidence = ImmutableArray.CreateBuilder<Evidence>();
+            var heard = -1;
             foreach (var match in speech.Find(pattern))
             {
                 var token = speech.TokenAt(match.Index);
+                if (item == "step" && heard >= 0 && token - heard <= OneOrOther && OrAnother().IsMatch(speech.Before(token, OneOrOther)))
+                {
+                    // "A step or the bottom stair": one thing in two words.
+                    continue;
+                }
+
                 if (match.Groups["drink"].Success && speech.At(token) >= firstBout)
                 {
                     // Water is kit where it is to be at hand from the start; "grab some water" later is a rest.
@@ -79,6 +89,7 @@ internal static partial class KitReader
                 }
 
                 var last = speech.TokenAt(match.Index + match.Length - 1);
+                heard = last;
                 var before = speech.Before(token, 12);
                 var after = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 9);
                 var further = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 16);
@@ -226,7 +237,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\G\b(a|the|your|or|some|clear|free|bit of) wall\b", Options)]
     private static partial Regex Wall();
 
-    [GeneratedRegex(@"\G\b(water bottles?|bottles of water|(?<drink>(some|your|(glass|drop|cup|bit) of) water)|bottles|tins|soup cans?|cans of \w+|cans)\b", Options)]
+    [GeneratedRegex(@"\G\b(water bottles?|bottles of water|(?<drink>(some|your|(glass|drop|cup|bit|bottle) of) water)|bottles|tins|soup cans?|cans of \w+|cans)\b", Options)]
     private static partial Regex Bottle();
 
     [GeneratedRegex(@"\G\b(stability|swiss|exercise|gym|fit) balls?\b", Options)]
@@ -241,7 +252,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\G\b(aerobic step|step platform|stepper|(need|use|have|grab|want|got|using) a step\b(?! (to|out|back|forward|and|together|behind|touch|in|kick|tap|hop|jack|knee|lunge))|bottom (step|stair)|a step or a?|a sturdy step|(yourself|get your|got your|grab your|bring your|have your|need your|find) (a )?step|(on|onto|off) (the|your) step\b(?! (back|touch|out|forward|to|together|behind))|a stair\b|plyo box)\b", Options)]
     private static partial Regex Step();
 
-    [GeneratedRegex(@"\G\b((a|your|the|real) (skipping|jump) rope|(?<!under |under a |over )(a|your|the) rope)\b", Options)]
+    [GeneratedRegex(@"\G\b((a|your|the|real) (skipping|jump) rope|(skipping|jump) ropes? (at the ready|ready|out|in hand)|(?<!under |under a |over )(a|your|the) rope)\b", Options)]
     private static partial Regex Rope();
 
     [GeneratedRegex(@"\G\bfoam rollers?\b", Options)]
@@ -250,7 +261,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\G\b((yoga|foam|cork) (blocks?|bricks?)|(?<=\b(have|grab|use|using|need|got|your|with) (a |1 |2 |some |your )?)blocks?\b(?! (of|workout|coming|left|to go|\d)))", Options)]
     private static partial Regex Block();
 
-    [GeneratedRegex(@"\G\b(cushions?|pillows?)\b", Options)]
+    [GeneratedRegex(@"\G\b((?<!\bto )cushion|cushions|pillows?)\b", Options)]
     private static partial Regex Cushion();
 
     [GeneratedRegex(@"\G\bsliders\b", Options)]
@@ -288,7 +299,7 @@ internal static partial class KitReader
     private static partial Regex ButIfYouHave();
 
     /// <summary>What can be done on any soft floor, or with one's own hands, needs no kit.</summary>
-    [GeneratedRegex(@"^([\w']+ ){0,5}(or (a |an |some |any |the )?(rug|carpet|soft)\b|but (the|a|your) (floor|carpet|bed|sofa)( itself)? (does|is|works|will|would)\b|(honestly |but |the )*carpet('s| is| will be| works| would)|(and |but )?if you (haven't got|don't have|haven't) (1|any|it|them)( just)? (pretend|imagine|mime|go without|carry on|do it without|no (problem|worries)|(that's|it's) (okay|ok|fine|all right))|(would|will|might|could|can) make (it|this|that|these|them|things) ([\w']+ )?(harder|tougher|spicier|spicy|nicer|kinder|comfier|more \w+)|(would|will|might|could|can|are|is) (be )?(lovely|nice|great|handy|helpful|useful|good|a help|an option|a nice touch|a bonus)\b|(is |are )?(nice|lovely|handy|helpful|useful) (for|if|to have|but)\b|(you|we) can (also |easily |always |totally )?(do|use|take) (it|this|these|them|that) without)", Options)]
+    [GeneratedRegex(@"^([\w']+ ){0,5}(or (a |an |some |any |the )?(rug|carpet|soft)\b|but (the|a|your) (floor|carpet|bed|sofa)( itself)? (does|is|works|will|would)\b|(honestly |but |the )*carpet('s| is| will be| works| would)|(and |but )?if you (haven't got|don't have|haven't) (1|any|it|them)( just)? (pretend|imagine|mime|go without|carry on|do it without|no (problem|worries)|(that's|it's) (okay|ok|fine|all right))|(?:(would|will|might|could|can) make|makes) (it|this|that|these|them|things|the [\w']+( [\w']+)?) ([\w']+ )?(harder|tougher|spicier|spicy|nicer|kinder|comfier|easier|softer|more \w+)|((would|will|might|can|really) help|helps)\b|(you|or you) can use (a|the|your) (rug|carpet|floor)\b|(would|will|might|could|can|are|is) (be )?(lovely|nice|great|handy|helpful|useful|good|a help|an option|a nice touch|a bonus)\b|(is |are )?(nice|lovely|handy|helpful|useful) (for|if|to have|but)\b|(you|we) can (also |easily |always |totally )?(do|use|take) (it|this|these|them|that) without)", Options)]
     private static partial Regex SoftEnough();
 
     [GeneratedRegex(@"\b(put|place|set|lay|leave|drop)( (the|your|those|both|that|heavier|lighter))*$", Options)]
@@ -306,7 +317,7 @@ internal static partial class KitReader
     private static partial Regex MustHave();
 
     /// <summary>"I've a mat here for comfort, but you don't need one"; "a bench, but you can use the edge of the sofa".</summary>
-    [GeneratedRegex(@"^((?!and\b)[\w']+ ){0,9}but (you|we) (really |absolutely |certainly |definitely |totally |honestly )?((don't|do not) (have to|need)( (1|it|them|any|to|that|this|a \w+))?\b(?! (be|go|do))|(can|could)( [\w']+){0,2} (use|do)( [\w']+){0,4} (sofa|couch|floor|bed|settee)\b)", Options)]
+    [GeneratedRegex(@"^((?!and\b)[\w']+ ){0,9}but ((you can )?(do|take|try|use) (it|this|them|these|everything) without|(it|this|everything)('s| is) (fine|okay|ok|possible|doable) without|(you|we) (really |absolutely |certainly |definitely |totally |honestly )?((don't|do not) (have to|need)( (1|it|them|any|to|that|this|a \w+))?\b(?! (be|go|do))|(can|could)( [\w']+){0,2} (use|do)( [\w']+){0,4} (sofa|couch|floor|bed|settee)\b))", Options)]
     private static partial Regex NotAMust();
 
     /// <summary>"No weights yet, you'll need them later."</summary>
@@ -383,7 +394,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|standing(('s| is)( [\w']+){1,3})?|the)\b.*|\b(glad|grateful|thankful) (of|for)( [\w']+){0,2}|\bif you're( [\w']+){1,3}|\bif (you'd|you would) (rather|prefer)\b.*|\bif you (want|wanna|would like|'d like|fancy|feel like)\b.*|\bfor (an |a bit of |a |some |a little )?(extra|more|added|bigger|more of a)( [\w']+){0,6}|\b(optional\w*|if you('ve|'d| would| do| happen to| feel)? (have|want|need|like|got|prefer|would|own|feel|wobbly)|(stay|stand|be) (close|near|next) to|to make (it|this|that|them) (tougher|harder|more challenging|spicy|spicier)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|(helpful|handy|useful|nice|good|worth) (to have|having)|for (balance|support|comfort)(?! and)|(?<!\d )or)\b((?! and)( [\w']+)){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
-    [GeneratedRegex(@"^(([\w']+ ){0,4}(optional|in case|you (might|may) not\b|(?<!\band )if (balance|your|the floor|needed|necessary)|nearby|near you|by you|beside you|close by|handy|to hand|within reach|(?<!\band )(?<!^and (a|an|some) [\w']+ )if (you(?! (don't|haven't|do not|can|only)\b)|you'd|you've(?! only\b)|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (the )?(balance|support|comfort))\b", Options)]
+    [GeneratedRegex(@"^(([\w']+ ){0,4}if not (just|no|that's|don't|pretend|you)\b|([\w']+ ){0,7}to (kneel|sit|lie|stand|rest) (on|under)( [\w']+)? if (the|your|it|you)\b|([\w']+ ){0,4}(optional|in case|you (might|may) not\b|(?<!\band )if (balance|your|the floor|needed|necessary)|nearby|near you|by you|beside you|close by|handy|to hand|within reach|(?<!\band )(?<!^and (a|an|some) [\w']+ )if (you(?! (don't|haven't|do not|can|only)\b)|you'd|you've(?! only\b)|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (the )?(balance|support|comfort))\b", Options)]
     private static partial Regex OptionalAfter();
 
     [GeneratedRegex(@"\b(need|needs|needed|(?<!(might|may|don't|if you|can) )want|grab|grabbing|get|gather|bring|require|required|fetch|have|use|using|with|pick up|take)( [\w']+){0,5}$", Options)]
