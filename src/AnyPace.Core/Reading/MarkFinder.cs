@@ -13,7 +13,7 @@ public static partial class MarkFinder
             foreach (var match in speech.Find(regex))
             {
                 var first = speech.TokenAt(match.Index);
-                var last = SideChanges.Breath(speech, first, speech.TokenAt(match.Index + match.Length - 1));
+                var last = speech.LastInOneBreath(first, speech.TokenAt(match.Index + match.Length - 1));
                 marks.Add(new Mark(kind, first, speech.Tokens[last].At, strength));
             }
         }

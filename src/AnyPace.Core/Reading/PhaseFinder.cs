@@ -18,6 +18,9 @@ internal static partial class PhaseFinder
     /// <summary>Share of a class of stretches from which "stretch it out" may begin its end.</summary>
     private const double Late = 0.7;
 
+    /// <summary>What speaks against a warm-up or a cool-down of its own; ours, set on our own classes.</summary>
+    private const double Divided = 0.5;
+
     /// <summary>Share of the class from which gentle moves are its work.</summary>
     private const double GentleClass = 0.8;
 
@@ -172,7 +175,7 @@ internal static partial class PhaseFinder
             var score = sums[w].Warm - sums[w].Work;
             if (w > 0)
             {
-                score += -0.8 + (warmSaid.Count > 0 ? 1.6 : 0) - (cold ? 3 : 0);
+                score += -Divided + (warmSaid.Count > 0 ? 1.6 : 0) - (cold ? 3 : 0);
                 if (w < n)
                 {
                     var (from, to) = (bouts[w - 1].Span.End.Value - 25, bouts[w].Span.Start.Value + 8);
@@ -190,7 +193,7 @@ internal static partial class PhaseFinder
             var score = sums[c].Work + (sums[n].Cool - sums[c].Cool);
             if (c < n)
             {
-                score += -0.8;
+                score -= Divided;
                 var from = c > 0 ? bouts[c - 1].Span.Start.Value + 5 : 0;
                 score += coolSaid.Any(t => t >= from && t <= bouts[c].Span.Start.Value + 8) ? 2 : coolSaid.Count > 0 ? 0.5 : 0;
             }

@@ -19,24 +19,9 @@ internal static partial class SideChanges
             var end = speech.TokenAt(match.Index + match.Length - 1);
             if (!ChangesNothing(speech, token, end, match.Groups["limb"].Success))
             {
-                yield return new Mark(MarkKind.SwitchSide, token, speech.At(Breath(speech, token, end)), match.Groups["any"].Success ? AnythingStrength : 1);
+                yield return new Mark(MarkKind.SwitchSide, token, speech.At(speech.LastInOneBreath(token, end)), match.Groups["any"].Success ? AnythingStrength : 1);
             }
         }
-    }
-
-    /// <summary>The last word of a phrase that is said in one breath: "and the other" before half a minute of work does not go on after it.</summary>
-    internal static int Breath(Speech speech, int first, int last)
-    {
-        const double silence = 6;
-        for (var t = first; t < last; t++)
-        {
-            if (speech.SilentAfter(t, silence))
-            {
-                return t;
-            }
-        }
-
-        return last;
     }
 
     private const int WordsBefore = 6;

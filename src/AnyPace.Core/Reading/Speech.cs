@@ -107,6 +107,21 @@ public sealed class Speech
     internal bool SilentAfter(int token, double seconds) =>
         token + 1 < Tokens.Count && Tokens[token + 1].Cue != Tokens[token].Cue && At(token + 1) - At(token) > seconds;
 
+    /// <summary>The last word of a phrase that is said in one breath: "and the other" before half a minute of work does not go on after it.</summary>
+    internal int LastInOneBreath(int first, int last)
+    {
+        const double silence = 6;
+        for (var t = first; t < last; t++)
+        {
+            if (SilentAfter(t, silence))
+            {
+                return t;
+            }
+        }
+
+        return last;
+    }
+
     private bool Silence(int token) => Tokens[token].At - Tokens[token - 1].At > SilenceFrom;
 
     /// <summary>Text before a token: back to the last full stop or silence, or as many words as given.</summary>
