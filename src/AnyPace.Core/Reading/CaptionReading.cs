@@ -30,6 +30,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
         bouts = LaterRounds.FillHoles(LaterRounds.Fill(bouts, marks, dose), dose);
         var kind = KindOf(speech, marks, bouts, dose);
         var phases = PhaseFinder.Find(speech, marks, bouts, lexicon, kind);
+        var claimed = FactReader.Claimed(speech);
         return new Timeline(
             speech.End,
             kind,
@@ -41,8 +42,8 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
             KitReader.Read(speech, bouts, lexicon),
             OptionReader.Read(speech, mentions, bouts),
             FactReader.Cautions(speech),
-            FactReader.Claims(speech),
-            FactReader.Outside(speech, mentions, marks))
+            FactReader.Claims(speech, claimed),
+            FactReader.Outside(speech, mentions, marks, claimed))
         {
             Slips = SlipReader.Read(speech, mentions),
             Voice = VoiceReader.Read(speech, marks, mentions),

@@ -54,9 +54,12 @@ internal static partial class FactReader
     public static ImmutableArray<Caution> Cautions(Speech speech) =>
         [.. Hits(speech, CautionTopics, []).Select(h => new Caution(Time(speech, h.Token), h.Kind, speech.Around(h.Token, 4, 14)))];
 
-    public static ImmutableArray<Claim> Claims(Speech speech) =>
+    /// <summary>Where something is promised; asked once, for <see cref="Claims"/> and <see cref="Outside"/>.</summary>
+    public static List<(string Kind, int Token, Match Match)> Claimed(Speech speech) => Hits(speech, ClaimTypes, []);
+
+    public static ImmutableArray<Claim> Claims(Speech speech, List<(string Kind, int Token, Match Match)> claimed) =>
     [
-        .. Hits(speech, ClaimTypes, []).Select(h => new Claim(
+        .. claimed.Select(h => new Claim(
             Time(speech, h.Token), h.Kind, h.Match.Groups["n"].Success ? double.Parse(h.Match.Groups["n"].Value, CultureInfo.InvariantCulture) : null,
             speech.Around(h.Token, 4, 12))),
     ];
@@ -68,15 +71,15 @@ internal static partial class FactReader
     private static partial Regex Image();
 
     /// <summary>What is not the class, and for a stretch of it when the class goes on.</summary>
-    public static ImmutableArray<Outside> Outside(Speech speech, IReadOnlyList<Mention> mentions, IReadOnlyList<Mark> marks) =>
-        [.. Joined(speech, OutsideTold(speech, mentions)).Where(h => h.Kind != Chat || !Image().IsMatch(speech.Before(h.Token, 9))).Select(h => new Outside(Time(speech, h.Token), h.Kind, speech.Around(h.Token, 4, 12), Until(speech, mentions, marks, h.Token)))];
+    public static ImmutableArray<Outside> Outside(Speech speech, IReadOnlyList<Mention> mentions, IReadOnlyList<Mark> marks, List<(string Kind, int Token, Match Match)> claimed) =>
+        [.. Joined(speech, OutsideTold(speech, mentions, claimed)).Where(h => h.Kind != Chat || !Image().IsMatch(speech.Before(h.Token, 9))).Select(h => new Outside(Time(speech, h.Token), h.Kind, speech.Around(h.Token, 4, 12), Until(speech, mentions, marks, h.Token)))];
 
     /// <summary>Remarks that are known by their words, and stories that are of none of them.</summary>
-    private static IEnumerable<(string Kind, int Token, Match Match)> OutsideTold(Speech speech, IReadOnlyList<Mention> mentions)
+    private static IEnumerable<(string Kind, int Token, Match Match)> OutsideTold(Speech speech, IReadOnlyList<Mention> mentions, List<(string Kind, int Token, Match Match)> claimed)
     {
         const int oneRemark = 14;
         var hits = Hits(speech, OutsideTypes, mentions);
-        var known = hits.Concat(Hits(speech, ClaimTypes, [])).Select(h => h.Token).ToList();
+        var known = hits.Concat(claimed).Select(h => h.Token).ToList();
         return hits.Concat(StoryReader.Find(speech).Where(t => !known.Exists(k => Math.Abs(k - t) <= oneRemark)).Select(t => (Chat, t, Match.Empty)));
     }
 

@@ -54,9 +54,6 @@ internal static partial class KitReader
         ["broomstick"] = ["bar"],
     };
 
-    /// <summary>Words from one name of a thing to another: "a step or the bottom stair".</summary>
-    private const int OneOrOther = 3;
-
     /// <param name="bouts">The bouts read, for what their moves cannot be done without.</param>
     public static ImmutableArray<KitItem> Read(Speech speech, IReadOnlyList<Bout> bouts, MoveLexicon lexicon)
     {
@@ -72,16 +69,9 @@ internal static partial class KitReader
             string? standsFor = null;
             double? firstUse = null;
             var evidence = ImmutableArray.CreateBuilder<Evidence>();
-            var heard = -1;
             foreach (var match in speech.Find(pattern))
             {
                 var token = speech.TokenAt(match.Index);
-                if (item == "step" && heard >= 0 && token - heard <= OneOrOther && OrAnother().IsMatch(speech.Before(token, OneOrOther)))
-                {
-                    // "A step or the bottom stair": one thing in two words.
-                    continue;
-                }
-
                 if (match.Groups["drink"].Success && speech.At(token) >= firstBout)
                 {
                     // Water is kit where it is to be at hand from the start; "grab some water" later is a rest.
@@ -89,7 +79,6 @@ internal static partial class KitReader
                 }
 
                 var last = speech.TokenAt(match.Index + match.Length - 1);
-                heard = last;
                 var before = speech.Before(token, 12);
                 var after = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 9);
                 var further = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 16);
@@ -249,7 +238,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\G\bankle weights?\b", Options)]
     private static partial Regex AnkleWeight();
 
-    [GeneratedRegex(@"\G\b(aerobic step|step platform|stepper|(need|use|have|grab|want|got|using) a step\b(?! (to|out|back|forward|and|together|behind|touch|in|kick|tap|hop|jack|knee|lunge))|bottom (step|stair)|a step or a?|a sturdy step|(yourself|get your|got your|grab your|bring your|have your|need your|find) (a )?step|(on|onto|off) (the|your) step\b(?! (back|touch|out|forward|to|together|behind))|a stair\b|plyo box)\b", Options)]
+    [GeneratedRegex(@"\G\b(((need|use|have|grab|want|got|using) )?a step or (a|the|your) (bottom )?(step|stair)|aerobic step|step platform|stepper|(need|use|have|grab|want|got|using) a step\b(?! (to|out|back|forward|and|together|behind|touch|in|kick|tap|hop|jack|knee|lunge))|bottom (step|stair)|a step or a?|a sturdy step|(yourself|get your|got your|grab your|bring your|have your|need your|find) (a )?step|(on|onto|off) (the|your) step\b(?! (back|touch|out|forward|to|together|behind))|a stair\b|plyo box)\b", Options)]
     private static partial Regex Step();
 
     [GeneratedRegex(@"\G\b((a|your|the|real) (skipping|jump) rope|(skipping|jump) ropes? (at the ready|ready|out|in hand)|(?<!under |under a |over )(a|your|the) rope)\b", Options)]

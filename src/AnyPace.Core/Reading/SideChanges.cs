@@ -31,9 +31,16 @@ internal static partial class SideChanges
 
     private static bool ChangesNothing(Speech speech, int token, int end, bool limb)
     {
-        const int after = 4;
-        var said = speech.Before(token, WordsBefore);
-        return IsNotYet(speech, token) || Later().IsMatch(speech.After(end + 1, after)) || (limb && (MeanwhileBefore().IsMatch(said) || (speech.Tokens[end].Text != "side" && Owned().IsMatch(said) && !TurnBefore().IsMatch(said)) || MeanwhileAfter().IsMatch(speech.After(end + 1, after))));
+        const int wordsAfter = 4;
+        var before = speech.Before(token, WordsBefore);
+        var after = speech.After(end + 1, wordsAfter);
+        if (NotYet().IsMatch(before) || Later().IsMatch(after))
+        {
+            return true;
+        }
+
+        var doesSomething = speech.Tokens[end].Text != "side" && Owned().IsMatch(before) && !TurnBefore().IsMatch(before);
+        return limb && (doesSomething || MeanwhileBefore().IsMatch(before) || MeanwhileAfter().IsMatch(after));
     }
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
