@@ -54,6 +54,12 @@ internal static partial class KitReader
         ["broomstick"] = ["bar"],
     };
 
+    /// <summary>Share of the bouts from which furniture that moves are done on is needed, however kindly it was offered. In the marked classes it is needed from this share on.</summary>
+    private const double SomeOfIt = 0.05;
+
+    /// <summary>The same for what is held, which most moves can do without. In the marked classes an offered weight is needed from this share on.</summary>
+    private const double MuchOfIt = 0.2;
+
     /// <param name="bouts">The bouts read, for what their moves cannot be done without.</param>
     public static ImmutableArray<KitItem> Read(Speech speech, IReadOnlyList<Bout> bouts, MoveLexicon lexicon)
     {
@@ -91,11 +97,17 @@ internal static partial class KitReader
                     continue;
                 }
 
-                toWall |= item == "wall" && ToWall().IsMatch(before);
+                if (item == "wall" && (StoodAtWall().IsMatch(before) || WallAcross().IsMatch(after)))
+                {
+                    continue;
+                }
+
+                var orElse = item == "wall" && OrAtOnce().IsMatch(after);
+                toWall |= item == "wall" && !orElse && ToWall().IsMatch(before);
                 var instead = with ? null : InsteadOf(before, after, speech.Preceding(token, 40), item);
                 standsFor ??= instead;
                 var said = instead is not null && !(OrAnother().IsMatch(before) && MayHave().IsMatch(before)) ? KitNeed.Substitute
-                    : with || (OptionalBefore().IsMatch(before) && !lainOn && !Swapped().IsMatch(before) && !NeedsIt().IsMatch(before)) || (OptionalAfter().IsMatch(after) && !(lainOn && !OptionalAtOnce().IsMatch(after)) && !(MustHave().IsMatch(before) && !OptionalAtOnce().IsMatch(after))) || NotAMust().IsMatch(further) || SoftEnough().IsMatch(after) || (LackBefore().IsMatch(before) && NoMatter().IsMatch(after)) ? KitNeed.Optional
+                    : with || (OptionalBefore().IsMatch(before) && !lainOn && !Swapped().IsMatch(before) && !NeedsIt().IsMatch(before)) || (OptionalAfter().IsMatch(after) && !(lainOn && !OptionalAtOnce().IsMatch(after)) && !(MustHave().IsMatch(before) && !OptionalAtOnce().IsMatch(after))) || orElse || NotAMust().IsMatch(further) || SoftEnough().IsMatch(after) || (LackBefore().IsMatch(before) && NoMatter().IsMatch(after)) ? KitNeed.Optional
                     : KitNeed.Required;
                 if (speech.At(token) < firstBout && (said != KitNeed.Required || needed))
                 {
@@ -134,6 +146,12 @@ internal static partial class KitReader
                 need = KitNeed.Optional;
             }
 
+            if (need == KitNeed.Optional && DoneWith(item) >= (IsFurniture(item) ? SomeOfIt : MuchOfIt))
+            {
+                // "Have a chair nearby if you like" of a class that then sits on it.
+                need = KitNeed.Required;
+            }
+
             if (imagined && !must && opening is null)
             {
                 // "Pretend you've got a rope ... turn the rope."
@@ -149,7 +167,11 @@ internal static partial class KitReader
         }
 
         return kit.ToImmutable();
+
+        double DoneWith(string item) => bouts.Count == 0 ? 0 : bouts.Count(b => lexicon[b.MoveId].Kit.Contains(item)) / (double)bouts.Count;
     }
+
+    private static bool IsFurniture(string item) => item is "chair" or "bench" or "step";
 
     /// <summary>What the item stands in for, or null where it is needed for its own sake. Only what is named near it can be stood in for.</summary>
     private static string? InsteadOf(string before, string after, string preceding, string item)
@@ -300,6 +322,18 @@ internal static partial class KitReader
     /// <summary>Where everybody is sent to the wall, it is needed.</summary>
     [GeneratedRegex(@"\b(over to|go to|come to|find( a)?|facing|face|back (flat )?(on|to|against|into)|stand (at|by|facing))$", Options)]
     private static partial Regex ToWall();
+
+    /// <summary>"Put the chair against the wall so it can't slide": where furniture stands, not what is leant on.</summary>
+    [GeneratedRegex(@"\b(chairs?('s)?|stool|seat|bench|sofa|back of it|(?<!\b(do|try|hold|doing) )(it|them|that)('s|'re)?)( (is|are|right|up|firmly|safely|well|back))* (against|by|to)$", Options)]
+    private static partial Regex StoodAtWall();
+
+    /// <summary>"Keep your chest facing the wall in front of you": where to look or to reach.</summary>
+    [GeneratedRegex(@"^(in front( of you)?|behind you|opposite|ahead( of you)?|across( the room)?|away)\b", Options)]
+    private static partial Regex WallAcross();
+
+    /// <summary>"Face the wall, or the back of a chair."</summary>
+    [GeneratedRegex(@"^(now |there )?or( (to|at|on))? (a|an|the|your)\b", Options)]
+    private static partial Regex OrAtOnce();
 
     /// <summary>Said to be needed in so many words; an "if you have" some words later speaks of something else.</summary>
     [GeneratedRegex(@"\b((you'll|you will|you're (going to|gonna)|we'll|we're (going to|gonna)|we|you|gonna|do) need|(we'll|we will|we're (going to|gonna)) (be using|use)|required?|must have)( [\w']+){0,5}$", Options)]
