@@ -10,8 +10,10 @@ internal static class Combination
     private static readonly HashSet<string> Between =
         ["with", "to", "into", "and", "plus", "add", "a", "an", "the", "your", "straight", "then", "overhead", "our", "1", "single", "alternating", "little", "it"];
 
-    /// <summary>What a second part is called for short, after "squat to", "lunge and".</summary>
-    private static readonly Dictionary<string, string> ShortParts = new()
+    private const string Kickback = "kickback";
+
+    /// <summary>By the stem of the word: what a second part is called for short, after "squat to", "lunge and".</summary>
+    private static readonly Dictionary<string, string> ShortParts = new Dictionary<string, string>
     {
         ["press"] = "overhead-press",
         ["curl"] = "biceps-curl",
@@ -23,8 +25,8 @@ internal static class Combination
         ["knee"] = "knee-lift",
         ["reach"] = "overhead-reach",
         ["fly"] = "chest-fly",
-        ["kickback"] = "triceps-kickback",
-    };
+        [Kickback] = "triceps-kickback",
+    }.ToDictionary(p => WordStem.Of(p.Key), p => p.Value);
 
     private static readonly HashSet<string> Lower = ["squat", "lunge", "hinge", "bridge", "isolation-leg", "locomotion"];
 
@@ -36,13 +38,13 @@ internal static class Combination
     public static Move? Of(MoveLexicon lexicon, Speech speech, Move first, int firstEnd, Move second, int secondStart)
     {
         // In a side lunge everyone reaches for the foot.
-        if (first.Id == "side-lunge" && second.Id == ShortParts["reach"])
+        if (first.Id == "side-lunge" && second.Id == ShortParts[WordStem.Of("reach")])
         {
             return null;
         }
 
         // A lone "kickback" is the leg's after a leg move and the arm's after an arm move.
-        if (second.Id == ShortParts["kickback"] && ShortParts.ContainsKey(speech.Tokens[secondStart].Stem) && Lower.Contains(first.Pattern))
+        if (second.Id == ShortParts[WordStem.Of(Kickback)] && ShortParts.ContainsKey(speech.Tokens[secondStart].Stem) && Lower.Contains(first.Pattern))
         {
             second = lexicon[first.Positions.Contains("all-fours") ? "donkey-kick" : "standing-kickback"];
         }
@@ -89,6 +91,8 @@ internal static class Combination
             (true, "isolation-leg", "isolation-leg") => first.Positions.Intersect(second.Positions).Any(),
             (true, _, _) when second.Id is "knee-lift" or "overhead-reach" or "calf-raise" or "standing-oblique-crunch" => standing,
             (true, "locomotion", var p) => p is "curl" or "push-vertical" or "isolation-arm",
+            (_, "pull-vertical", "push-vertical") => true,
+            (_, "jump", "push-vertical" or "push-horizontal" or "pull-horizontal") => first.Positions.Contains("plank"),
             (_, "curl", "push-vertical") => true,
             (_, "isolation-arm", "isolation-arm" or "push-vertical") => true,
             (_, "push-vertical", "extension") => true,
