@@ -32,6 +32,8 @@ internal static class Combination
 
     private static readonly HashSet<string> Arms = ["curl", "push-vertical", "push-horizontal", "pull-horizontal", "pull-vertical", "isolation-arm", "extension", "punch", "rotation"];
 
+    private static readonly HashSet<string> Strikes = ["punch", "kick"];
+
     private static readonly HashSet<string> Legs = ["kick", "leg-raise", "isolation-leg"];
 
     /// <summary>The combined move, or null where the words between do not join, or the two do not go together.</summary>
@@ -50,7 +52,7 @@ internal static class Combination
         }
 
         // "Squat kicks", "lunge curls": said as one word; after a plural it is a list.
-        var asOne = secondStart == firstEnd && !speech.Tokens[firstEnd - 1].Text.EndsWith('s') && speech.Tokens[secondStart].Text is [.., not 's', 's'];
+        var asOne = secondStart == firstEnd && !IsPlural(speech.Tokens[firstEnd - 1]) && (IsPlural(speech.Tokens[secondStart]) || InOneGo(first, second));
         if ((secondStart - firstEnd is < 1 or > 4 && !asOne) || !GoTogether(first, second))
         {
             return null;
@@ -68,11 +70,19 @@ internal static class Combination
         }
 
         // "Squats and lunges", "a squat and a row" are lists, "squat and row" may be one move; "into" a whole new move may be the next one.
-        var listed = joint == "and" && (speech.Tokens[firstEnd - 1].Text.EndsWith('s') || speech.Tokens[secondStart - 1].Text is "a" or "an");
-        return (joint is null && !asOne) || listed || (joint is "and" or "into" && !Arms.Contains(second.Pattern) && second.Pattern != "kick" && second.Id != "knee-lift")
+        var listed = joint == "and" && (IsPlural(speech.Tokens[firstEnd - 1]) || speech.Tokens[secondStart - 1].Text is "a" or "an");
+        return (joint is null && !asOne) || listed || (joint is "and" or "into" && !Arms.Contains(second.Pattern) && second.Pattern != "kick" && !(second.Pattern == "squat" && Strikes.Contains(first.Pattern)) && second.Id != "knee-lift")
             ? null
+            : second.Pattern == "squat" && Strikes.Contains(first.Pattern) ? lexicon.Combined(second, first)
             : lexicon.Combined(first, second);
     }
+
+    /// <summary>"Squats", not "cross" or "press".</summary>
+    private static bool IsPlural(Token token) => token.Text is [.., not 's', 's'];
+
+    /// <summary>"Jab cross squat", "squat front kick": strikes are called with what they follow, and no word between.</summary>
+    private static bool InOneGo(Move first, Move second) =>
+        (Strikes.Contains(first.Pattern) || Strikes.Contains(second.Pattern)) && first.Pattern != second.Pattern;
 
     /// <summary>The move a lone short word ("press", "curl") stands for as a second part.</summary>
     public static Move? ShortPart(MoveLexicon lexicon, string stem) => ShortParts.TryGetValue(stem, out var id) ? lexicon[id] : null;
@@ -91,13 +101,16 @@ internal static class Combination
             (true, "isolation-leg", "isolation-leg") => first.Positions.Intersect(second.Positions).Any(),
             (true, _, _) when second.Id is "knee-lift" or "overhead-reach" or "calf-raise" or "standing-oblique-crunch" => standing,
             (true, "locomotion", var p) => p is "curl" or "push-vertical" or "isolation-arm",
+            (_, "punch", "kick" or "squat") or (_, "kick", "squat") => standing,
+            (_, "punch", _) when second.Id == "knee-lift" => true,
             (_, "pull-vertical", "push-vertical") => true,
             (_, "jump", "push-vertical" or "push-horizontal" or "pull-horizontal") => first.Positions.Contains("plank"),
             (_, "curl", "push-vertical") => true,
             (_, "isolation-arm", "isolation-arm" or "push-vertical") => true,
             (_, "push-vertical", "extension") => true,
             (_, "pull-horizontal", "extension" or "isolation-arm" or "curl") => true,
-            (_, "push-horizontal", "plank" or "pull-horizontal" or "isolation-arm" or "extension") => true,
+            (_, "push-horizontal", "plank" or "isolation-arm" or "extension") => true,
+            (_, "push-horizontal", "pull-horizontal") => first.Positions.Contains("plank"),
             (_, "plank" or "crawl", "push-horizontal" or "pull-horizontal") => true,
             (_, "trunk-flexion" or "leg-raise", "push-horizontal" or "isolation-arm") => first.Positions.Contains("supine"),
             _ => false,
