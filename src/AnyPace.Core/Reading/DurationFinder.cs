@@ -145,7 +145,8 @@ internal static class DurationFinder
             t++;
         }
 
-        return t < tokens.Count && tokens[t].Number is not null;
+        // "Twenty seconds rest. Ten more seconds of this ..." counts what is left.
+        return t < tokens.Count && tokens[t].Number is not null && !tokens[t - 1].Pauses && !(t + 1 < tokens.Count && tokens[t + 1].Text is "more" or "left");
     }
 
     private static DurationKind KindOf(IReadOnlyList<Token> tokens, int token, int after)

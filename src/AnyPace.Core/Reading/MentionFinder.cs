@@ -42,6 +42,9 @@ public static class MentionFinder
     /// <summary>Two moves named within so many seconds are told in one breath.</summary>
     internal const double OneBreath = 6;
 
+    /// <summary>A start within so many seconds begins what "we'll be doing" names.</summary>
+    private const double StartsSoon = 20;
+
     /// <summary>"And we're pairing that with" looks this many seconds back.</summary>
     private const double PairReach = 30;
 
@@ -68,6 +71,11 @@ public static class MentionFinder
             var at = speech.At(token);
             var role = RoleReader.Of(speech, token, length, hit.Move.IsGentle, at < opening, hit.Described);
             if (role == Role.Doing && (InRest(marks, at) || (!hit.Move.IsStretch && beat?.StartAfter(at) is not null)))
+            {
+                role = Role.Announced;
+            }
+
+            if (role == Role.Previewed && at >= opening && !listed[i] && RoleReader.IsWeWillBe(speech, token, length) && Clocked.Between(marks, at, at + StartsSoon).Any(m => m is { Kind: MarkKind.Start, Strength: >= 0.5 }))
             {
                 role = Role.Announced;
             }

@@ -25,7 +25,7 @@ internal static partial class RoleReader
             return Role.Compared;
         }
 
-        if ((Alternative().IsMatch(before) && !Tag().IsMatch(before)) || (!described && ((AlternativeAfter().IsMatch(after) && !ThisIs().IsMatch(before)) || (InsteadAfter().IsMatch(after) && If().IsMatch(before)))))
+        if ((Alternative().IsMatch(before) && !Tag().IsMatch(before) && !NextUp().IsMatch(before)) || (!described && ((AlternativeAfter().IsMatch(after) && !ThisIs().IsMatch(before)) || (InsteadAfter().IsMatch(after) && If().IsMatch(before)))))
         {
             return Role.Alternative;
         }
@@ -50,6 +50,10 @@ internal static partial class RoleReader
 
     /// <summary>"I broke my wrist skating when I was a kid", "my son plays": told of other days or other people.</summary>
     internal static bool IsTold(string before, string after) => (Told().IsMatch(before) && !BackToClass().IsMatch(before)) || ToldAfter().IsMatch(after);
+
+    /// <summary>True right after "here we'll be doing", which is of now as well as of later: a start said soon after tells.</summary>
+    public static bool IsWeWillBe(Speech speech, int token, int length) =>
+        WeWillBe().IsMatch(speech.Before(token, 5)) && !LaterAfter().IsMatch(speech.After(token + length, 7)) && !OfLater().IsMatch(speech.Before(token, 9));
 
     /// <summary>True where the words after a name announce it: "high knees first up".</summary>
     public static bool IsAnnouncedAfter(Speech speech, int end) => AnnounceAfter().IsMatch(speech.After(end, 4));
@@ -257,6 +261,16 @@ internal static partial class RoleReader
 
     [GeneratedRegex(@"\b(later( on)?|we'll (be|also|have|come|finish|end|then)|we will|today|followed by|after that|after (this|these)|at the end|before we (do|go|start|get)|next (round|block|circuit|pair|superset|combo|couple|few|two|2|3)\b( [\w']+){0,9}|going to be doing|coming (up )?(later|soon)|in a (minute|moment|bit)|(?<!\b(let's|(number|exercise|move) (\d|\w+) we) )(finish (off |up )?with|end with)|the other (exercise|move))( [\w']+){0,4}$", Options)]
     private static partial Regex Later();
+
+    /// <summary>"If you need a break take one. Next up we have": what was free before it, this is not.</summary>
+    [GeneratedRegex(@"\b(next up|(?<!\b(is|are) )coming up( next)?|up next|the next (1|exercise|move)( is| will be)?|next (we have|we've got|exercise|move)|we're moving (on )?(in)?to|moving on to)( (is|are|we|we've|we'll|have|got|some|a|an|the|our|it's|going|to|be|gonna|do|with))*$", Options)]
+    private static partial Regex NextUp();
+
+    [GeneratedRegex(@"\b(we'll be|we will be|we're going to be)( (doing|hitting|on|onto|going (in|on)to|moving (in|on)to|working))?( (a|an|the|some|our))*$", Options)]
+    private static partial Regex WeWillBe();
+
+    [GeneratedRegex(@"\b(today|later|class|workout|session|round|block|circuit|after|end|minute)\b", Options)]
+    private static partial Regex OfLater();
 
     [GeneratedRegex(@"^(is |are )?(coming up (later|soon|in)|later|in a (minute|moment|bit)|tomorrow|next (week|time|round))\b", Options)]
     private static partial Regex LaterAfter();
