@@ -36,11 +36,11 @@ public static partial class MarkFinder
         All(Again(), MarkKind.Again, 1);
         All(BreakTime(), MarkKind.Break, 1);
         All(SignOff(), MarkKind.SignOff, 1);
-        Counting(speech, marks);
         AloneSwitch(speech, marks);
         AloneGo(speech, marks);
         AloneRest(speech, marks);
         AloneSide(speech, marks);
+        Counting(speech, marks);
         marks.Sort((a, b) => a.At.CompareTo(b.At));
         OneTurn(speech, marks);
         CountedOut(speech, marks);
@@ -253,7 +253,11 @@ public static partial class MarkFinder
                 {
                     // Which of the two it is, the words after it decide.
                     var after = speech.Next(j, 4);
-                    if (StopAfterCount().IsMatch(after))
+                    if (IsResting(marks, tokens[i].At) && !StopBeforeCount().IsMatch(speech.Before(i, 4)))
+                    {
+                        marks.Add(new Mark(MarkKind.Start, i, at, 1));
+                    }
+                    else if (StopAfterCount().IsMatch(after))
                     {
                         marks.Add(new Mark(MarkKind.Stop, i, at, 1));
                     }
@@ -283,7 +287,19 @@ public static partial class MarkFinder
         }
     }
 
+    /// <summary>A rest was called so long before, and nothing was begun since: who counts down now counts in.</summary>
+    private static bool IsResting(List<Mark> marks, double at)
+    {
+        const double least = 6;
+        const double most = 35;
+        var stop = marks.Where(m => m is { Kind: MarkKind.Stop or MarkKind.Break, Strength: >= 0.9 } && at - m.At is >= least and <= most).Select(m => m.At).DefaultIfEmpty(-1).Max();
+        return stop >= 0 && !marks.Exists(m => m is { Kind: MarkKind.Start, Strength: >= 0.5 } && m.At > stop && m.At < at);
+    }
+
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
+
+    [GeneratedRegex(@"\b(rest|stop|relax|finish(ed)?|done|finishing|resting)( (in|for))?$", Options)]
+    private static partial Regex StopBeforeCount();
 
     [GeneratedRegex(@"\G\b(here we go|off we go|ready set|let'?s go\b(?! (to|on to|onto|over|back|through)\b)|and begin|begin now|start now|starting now|in we go|away we go|go go go|and we're off|let's do (it|this)|timer (is )?(on|starts|going)|clock (is )?(on|starts|running)|your time starts)", Options)]
     private static partial Regex StartSure();

@@ -40,6 +40,11 @@ internal static partial class RoleReader
             return Role.Alternative;
         }
 
+        if (!beforeOpening && (NextUp().IsMatch(before) || NextAfter().IsMatch(after)))
+        {
+            return Role.Announced;
+        }
+
         if (beforeOpening || (Later().IsMatch(before) && (gentle || token < Late * speech.Tokens.Count || !Finishes().IsMatch(before))) || LaterAfter().IsMatch(after))
         {
             return Role.Previewed;
@@ -265,6 +270,9 @@ internal static partial class RoleReader
     /// <summary>"If you need a break take one. Next up we have": what was free before it, this is not.</summary>
     [GeneratedRegex(@"\b(next up|(?<!\b(is|are) )coming up( next)?|up next|the next (1|exercise|move)( is| will be)?|next (we have|we've got|exercise|move)|we're moving (on )?(in)?to|moving on to)( (is|are|we|we've|we'll|have|got|some|a|an|the|our|it's|going|to|be|gonna|do|with))*$", Options)]
     private static partial Regex NextUp();
+
+    [GeneratedRegex(@"^(is |are |will be )?(coming up( next)?|up next|next( up)?)\b(?! (round|block|time|week|to|on|\d|later|soon|in a))", Options)]
+    private static partial Regex NextAfter();
 
     [GeneratedRegex(@"\b(we'll be|we will be|we're going to be)( (doing|hitting|on|onto|going (in|on)to|moving (in|on)to|working))?( (a|an|the|some|our))*$", Options)]
     private static partial Regex WeWillBe();
