@@ -92,6 +92,41 @@ internal static class LaterRounds
         });
     }
 
+    /// <summary>
+    /// "Five moves, three rounds", and from the second round on nobody names them: a place that is started or stopped at the beat and not named is that of
+    /// the move a round before. Where only the rounds are said, a round is all that was done at the beat until the first place without a name.
+    /// </summary>
+    public static ImmutableArray<Bout> FillUnnamed(ImmutableArray<Bout> bouts, IReadOnlyList<Mark> marks, SaidDose dose)
+    {
+        const int fewest = 3;
+        return dose is not ({ MovesPerRound: >= 2 } or { Rounds: { High: >= 2 } }) || dose.Sets is not null || dose.Ladder ? bouts : FillPlaces(bouts, dose, marks, 'u', (places, i, after, due) =>
+        {
+            var run = RunUpTo(places, i, dose);
+            var distinct = run.Select(p => p[0].MoveId).Distinct().Count() == run.Count;
+            var moves = dose.MovesPerRound ?? (distinct && run.Count >= fewest ? run.Count : 0);
+            if (moves < 2 || run.Count < moves || run.Count + after > moves * (dose.Rounds?.High ?? int.MaxValue / moves))
+            {
+                return null;
+            }
+
+            var stop = due + (dose.WorkSeconds ?? 0);
+            var stopped = Clocked.Between(marks, stop - Early(dose), stop + Early(dose)).Any(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 });
+            return (StartNear(marks, dose, due, 0.5) ?? (stopped ? due : null)) is { } start ? (start, run[run.Count - moves + ((after - 1) % moves)][0]) : null;
+        });
+    }
+
+    /// <summary>The places that follow each other at the beat, up to this one.</summary>
+    private static List<List<Bout>> RunUpTo(List<List<Bout>> places, int i, SaidDose dose)
+    {
+        var first = i;
+        while (first > 0 && Math.Abs((places[first][0].Span.Start - places[first - 1][0].Span.Start).Value - Beat(dose)) < Loose * Beat(dose))
+        {
+            first--;
+        }
+
+        return places[first..(i + 1)];
+    }
+
     /// <summary>Starts are looked for this many seconds around the beat.</summary>
     private static double Early(SaidDose dose) => Math.Min(10, (dose.WorkSeconds ?? 0) / 3);
 
