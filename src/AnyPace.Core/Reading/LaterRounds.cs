@@ -99,7 +99,12 @@ internal static class LaterRounds
     public static ImmutableArray<Bout> FillUnnamed(ImmutableArray<Bout> bouts, IReadOnlyList<Mark> marks, SaidDose dose)
     {
         const int fewest = 3;
-        return dose is not ({ MovesPerRound: >= 2 } or { Rounds: { High: >= 2 } }) || dose.Sets is not null || dose.Ladder ? bouts : FillPlaces(bouts, dose, marks, 'u', (places, i, after, due) =>
+        if (dose is not ({ MovesPerRound: >= 2 } or { Rounds: { High: >= 2 } }) || dose.Sets is not null || dose.Ladder)
+        {
+            return bouts;
+        }
+
+        var filled = FillPlaces(bouts, dose, marks, 'u', (places, i, after, due) =>
         {
             var run = RunUpTo(places, i, dose);
             var distinct = run.Select(p => p[0].MoveId).Distinct().Count() == run.Count;
@@ -113,6 +118,9 @@ internal static class LaterRounds
             var stopped = Clocked.Between(marks, stop - Early(dose), stop + Early(dose)).Any(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 });
             return (StartNear(marks, dose, due, 0.5) ?? (stopped ? due : null)) is { } start ? (start, run[run.Count - moves + ((after - 1) % moves)][0]) : null;
         });
+
+        // A hole that is filled joins what stood before it to what stands after.
+        return filled.Length == bouts.Length ? filled : FillUnnamed(filled, marks, dose);
     }
 
     /// <summary>The places that follow each other at the beat, up to this one.</summary>
