@@ -101,7 +101,7 @@ public sealed class Speech
     }
 
     /// <summary>A pause this long, in seconds, ends a sentence where nobody wrote a full stop.</summary>
-    private const double SilenceFrom = 5;
+    private const double SilenceFrom = 4;
 
     /// <summary>True where the next word belongs to another caption and follows after more than so many seconds. Within one caption times are only spread.</summary>
     internal bool SilentAfter(int token, double seconds) =>
