@@ -86,8 +86,11 @@ internal static class MentionStarts
     }
 
     /// <summary>Where several moves are named between a stop and the next start, only one of them starts: the one most clearly announced, of equals the last.</summary>
-    internal static void SettleAnnouncements(List<Mention> mentions, IReadOnlyList<Mark> marks)
+    /// <param name="timed">True where work and rest are by the clock.</param>
+    internal static void SettleAnnouncements(List<Mention> mentions, IReadOnlyList<Mark> marks, bool timed)
     {
+        const double passing = 0.35;
+        const double inRestOnly = 0.1;
         foreach (var group in mentions
             .Select((m, i) => (m, i))
             .Where(x => x.m.Role is Role.Announced or Role.Doing && x.m.EffectiveAt > x.m.At + 1)
@@ -113,7 +116,8 @@ internal static class MentionStarts
                 }
                 else if (m.Move.Id != chosen)
                 {
-                    mentions[i] = m with { EffectiveAt = m.At, Weight = m.Weight * 0.35 };
+                    // In a rest that is called off and on again nothing else is done; else it may have been.
+                    mentions[i] = m with { EffectiveAt = m.At, Weight = m.Weight * (stop > 0 && timed && m.Move.Pattern != "locomotion" ? inRestOnly : passing) };
                 }
             }
         }

@@ -51,6 +51,47 @@ internal static class MentionWeights
         }
     }
 
+    /// <summary>
+    /// Against the clock a bout goes on until it is called off. What is named once in the middle of one, with no start, change or turn said, is talked of:
+    /// "lunges are the ones everybody hates".
+    /// </summary>
+    internal static void ThinTalkedOf(Speech speech, IReadOnlyList<Mark> marks, List<Mention> mentions, SaidDose dose)
+    {
+        const double shortest = 20;
+        const double begun = 10;
+        const double nearEnd = 8;
+        const double atStart = 6;
+        const double talkedOf = 0.25;
+        const double calledOff = 0.9;
+        if (dose.WorkSeconds is not (>= shortest and { } work))
+        {
+            return;
+        }
+
+        for (var i = 0; i < mentions.Count; i++)
+        {
+            var m = mentions[i];
+            if (m.Role is not (Role.Doing or Role.Announced) || m.Weak || m.EffectiveAt > m.At + 1)
+            {
+                continue;
+            }
+
+            var since = Clocked.Between(marks, m.At - work, m.At + nearEnd).Where(k => k.Kind is MarkKind.Start or MarkKind.Stop or MarkKind.Break or MarkKind.SwitchSide or MarkKind.Again or MarkKind.Round && k.Strength >= 0.5).ToList();
+            if (since.Count == 0 || since[^1] is not { Kind: MarkKind.Start } start || m.At - start.At < begun || m.At - start.At > work - nearEnd
+                || !Clocked.Between(marks, start.At + work - atStart, start.At + work + atStart).Any(k => k is { Kind: MarkKind.Stop or MarkKind.Break, Strength: >= calledOff }))
+            {
+                continue;
+            }
+
+            var other = Clocked.Between(mentions, start.At - BeatGrid.LongestRest - work, m.At).Any(r => r.Move.Id != m.Move.Id && !r.Weak && Math.Abs(r.EffectiveAt - start.At) <= atStart && r.Weight >= MentionFinder.ShortFormWeight);
+            var once = Clocked.Between(mentions, start.At, start.At + work).Count(r => r.Move.Id == m.Move.Id && r.Weight > talkedOf) == 1;
+            if (other && once && !RoleReader.MovesOn(speech, m.Token))
+            {
+                mentions[i] = m with { Weight = talkedOf * m.Weight };
+            }
+        }
+    }
+
     /// <summary>What is stretched when only the muscle is named, standing and lying.</summary>
     private static readonly Dictionary<string, (string Standing, string Lying)> StretchOf = new()
     {

@@ -30,7 +30,7 @@ internal static partial class RoleReader
             return Role.Alternative;
         }
 
-        if ((!described && (Past().IsMatch(before) || PastAfter().IsMatch(after))) || IsTold(before, after))
+        if ((!described && (Past().IsMatch(before) || PastAfter().IsMatch(after) || SpokenOf().IsMatch(before) || SpokenOfAfter().IsMatch(after))) || IsTold(before, after))
         {
             return Role.Past;
         }
@@ -267,11 +267,19 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(later( on)?|we'll (be|also|have|come|finish|end|then)|we will|today|followed by|after that|after (this|these)|(?<!\b(nearly|almost|here|are|we're|you're) )at the end(?! of (this|that) (1|round|set|move|exercise)\b)|before we (do|go|start|get)|next (round|block|circuit|pair|superset|combo|couple|few|two|2|3)\b( [\w']+){0,9}|going to be doing|coming (up )?(later|soon)|in a (minute|moment|bit)|(?<!\b(let's|(number|exercise|move) (\d|\w+) we) )(finish (off |up )?with|end with)|the other (exercise|move))( [\w']+){0,4}$", Options)]
     private static partial Regex Later();
 
+    /// <summary>"People ask me about", "these work the same muscles as": a move is talked of, not done.</summary>
+    [GeneratedRegex(@"\b(same muscles as|(strength|power|mobility|balance)( (that )?(you|we|you'll|we'll) (need|want|use))? for|(better|stronger|worse) at|\w+ beats|(confus|mistak|mix)\w*( [\w']+)? (this|it|that|these|them) (with|for|up with)|hop(e|ing|ed) for|think|why (we|i|you|they) (never|don't|always|hardly ever) (do|did)|(you'll|you|you already|probably|might) know|(ask|asks|asked|asking|talk|talks|talking|video|videos|email|emails|question|questions|message|messages)( me| us)? (about|on)|(someone|somebody|people|everyone|everybody|comments?|he|she|they|who) (said|says|call|calls|hate|hates|love|loves)|(we've|you've|i've|we have|you have) (already )?done|think(ing)? back to|(yesterday|last (week|night|time|year))( (i|we|you|she|he|they|my|[\w']+ed|did|had|was|made)){1,3}|of (them|which|those) (has|have|had|is|are)|(save|saving|keep|leave)( [\w']+){0,2} (energy|something|enough|juice|strength) (left )?for)( (a|an|the|those|these|our|all|some|your|that|hundred|\d+))*$", Options)]
+    private static partial Regex SpokenOf();
+
+    /// <summary>"Lunges are like liver", "the rows will feel easy after this".</summary>
+    [GeneratedRegex(@"^(((are|is) (like (?!(a |the |that|this|so))|behind us|(great|fine|good|lovely|hard|easy|brilliant) but|(their|his|her|everyone's|everybody's|most people's|nobody's) ))|(will|would|might|should|won't) (feel|seem|look|be) (so |much |a lot |really )?(easy|easier|nothing|lighter|a (breeze|doddle|walk))|(become|becomes|get|gets|feel|feels|seem) (so |much |a lot |so much )?(easier|easy)|(they|people) (mean|say|think|call))\b", Options)]
+    private static partial Regex SpokenOfAfter();
+
     /// <summary>"If you need a break take one. Next up we have": what was free before it, this is not.</summary>
     [GeneratedRegex(@"\b(next up|(?<!\b(is|are) )coming up( next)?|up next|the next (1|exercise|move)( is| will be)?|next (we have|we've got|exercise|move)|we're moving (on )?(in)?to|moving on to)( (is|are|we|we've|we'll|have|got|some|a|an|the|our|it's|going|to|be|gonna|do|with))*$", Options)]
     private static partial Regex NextUp();
 
-    [GeneratedRegex(@"^(is |are |will be )?(coming up( next)?|up next|next( up)?)\b(?! (round|block|time|week|to|on|\d|later|soon|in a))", Options)]
+    [GeneratedRegex(@"^(?!next up (?!okay|ready|here|so|and|in|let's|get|go|\d))(is |are |will be )?(coming up( next)?|up next|next( up)?)\b(?! (round|block|time|week|to|on|\d|later|soon|in a))", Options)]
     private static partial Regex NextAfter();
 
     [GeneratedRegex(@"\b(we'll be|we will be|we're going to be)( (doing|hitting|on|onto|going (in|on)to|moving (in|on)to|working))?( (a|an|the|some|our))*$", Options)]
@@ -350,7 +358,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(to|into|from|through|in|out of)( (a|an|the|your|that))*$", Options)]
     private static partial Regex PassedThrough();
 
-    [GeneratedRegex(@"^(is |are |will be )?(coming up|next|up next|to come|first up|first\b(?! (round|block|set))|to start|to begin|now\b)", Options)]
+    [GeneratedRegex(@"^(?!next up (?!okay|ready|here|so|and|in|let's|get|go|\d))(is |are |will be )?(coming up|next|up next|to come|first up|first\b(?! (round|block|set))|to start|to begin|now\b)", Options)]
     private static partial Regex AnnounceAfter();
 
     [GeneratedRegex(@"\b(super ?set|pair|combo|couplet)( number)?( \d)?( is| will be|'s)?( going to be| gonna be)?( a| an| our| your| the)*$", Options)]
