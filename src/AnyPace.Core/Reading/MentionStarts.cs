@@ -103,7 +103,7 @@ internal static class MentionStarts
                 continue;
             }
 
-            var stop = Clocked.Between(marks, members[0].m.At - 5, group.Key).LastOrDefault(k => k is { Kind: MarkKind.Stop, Strength: >= 0.9 } && k.At < group.Key).At;
+            var stop = Clocked.Between(marks, members[0].m.At - BeatGrid.LongestRest, group.Key).LastOrDefault(k => k is { Kind: MarkKind.Stop, Strength: >= 0.9 } && k.At < group.Key).At;
             var running = members.Where(x => x.m.At < stop).ToList();
             var inRest = members.Except(running).ToList();
             var chosen = inRest.Where(x => !x.m.Weak).OrderBy(x => x.m.Weight).Select(x => x.m.Move.Id).LastOrDefault() ?? members[^1].m.Move.Id;
