@@ -76,7 +76,7 @@ internal static class MentionWeights
                 continue;
             }
 
-            var since = Clocked.Between(marks, m.At - work, m.At + nearEnd).Where(k => k.Kind is MarkKind.Start or MarkKind.Stop or MarkKind.Break or MarkKind.SwitchSide or MarkKind.Again or MarkKind.Round && k.Strength >= 0.5).ToList();
+            var since = Clocked.Between(marks, m.At - work, m.At + nearEnd).Where(k => (k.Kind is MarkKind.Start or MarkKind.SwitchSide or MarkKind.Again or MarkKind.Round && k.Strength >= 0.5) || k is { Kind: MarkKind.Stop or MarkKind.Break, Strength: >= calledOff }).ToList();
             if (since.Count == 0 || since[^1] is not { Kind: MarkKind.Start } start || m.At - start.At < begun || m.At - start.At > work - nearEnd
                 || !Clocked.Between(marks, start.At + work - atStart, start.At + work + atStart).Any(k => k is { Kind: MarkKind.Stop or MarkKind.Break, Strength: >= calledOff }))
             {
