@@ -22,7 +22,55 @@ internal static partial class SideChanges
                 yield return new Mark(MarkKind.SwitchSide, token, speech.At(speech.LastInOneBreath(token, end)), match.Groups["any"].Success ? AnythingStrength : 1);
             }
         }
+
+        foreach (var mark in Named(speech))
+        {
+            yield return mark;
+        }
     }
+
+    /// <summary>
+    /// "Left leg this time", "and the left side", said by itself: a turn though the first side was never named. Not where the same side was named last, or
+    /// where it goes on to say what that side does.
+    /// </summary>
+    private static IEnumerable<Mark> Named(Speech speech)
+    {
+        foreach (var match in speech.Find(NamedTurn()))
+        {
+            var token = speech.TokenAt(match.Index);
+            var end = speech.TokenAt(match.Index + match.Length - 1);
+            var side = match.Groups["side"].Value;
+            if (StandsAlone(speech, token, end) && LastSide(speech, token) != side && !IsNotYet(speech, token))
+            {
+                yield return new Mark(MarkKind.SwitchSide, token, speech.At(speech.LastInOneBreath(token, end)), AnythingStrength);
+            }
+        }
+    }
+
+    private static bool StandsAlone(Speech speech, int token, int end)
+    {
+        const double silence = 2;
+        var begins = token == 0 || speech.Tokens[token - 1].Stops || speech.Tokens[token - 1].Cue != speech.Tokens[token].Cue || speech.At(token) - speech.At(token - 1) > silence;
+        var ends = end + 1 >= speech.Tokens.Count || speech.Tokens[end].Stops || speech.Tokens[end + 1].Cue != speech.Tokens[end].Cue || speech.At(end + 1) - speech.At(end) > silence;
+        return begins && (ends || GoesOn().IsMatch(speech.After(end + 1, 2)));
+    }
+
+    /// <summary>The side that was named last before a word, or null where none was for so long that it says nothing.</summary>
+    private static string? LastSide(Speech speech, int token)
+    {
+        const double forgotten = 150;
+        for (var t = token - 1; t >= 0 && speech.At(token) - speech.At(t) < forgotten; t--)
+        {
+            if (speech.Tokens[t].Text is "left" || (speech.Tokens[t].Text is "right" && t + 1 < token && IsLimb(speech.Tokens[t + 1].Text)))
+            {
+                return speech.Tokens[t].Text;
+            }
+        }
+
+        return null;
+    }
+
+    private static bool IsLimb(string word) => word is "side" or "leg" or "arm" or "foot" or "hand" or "knee" or "hip" or "first";
 
     private const int WordsBefore = 6;
 
@@ -47,6 +95,12 @@ internal static partial class SideChanges
 
     [GeneratedRegex(@"\G\b((?<limb>(?<!\b(over|across|on top of|in front of|next to|on ?to|under|behind|past|beside|against|inside|touching|towards?|around|near|in|into|of|from) (the|your|that|1) )(other|second) (side|leg|arm|foot|hand|knee|hip|ear|ankle|elbow|shoulder)|(?<=\b(on ?to|over to|across to) (the|your) )(other|second) side|opposite side)\b|(?<limb>(same( thing)?|do|repeat|take|switch|swap|change|and now|lift|over)( it| this| that)?( on| to| with)? (the|your) opposite (leg|arm|foot|hand|1|side)\b)|(over to|on to|now|and|time for|it's|here's|next is|start|take (it|this|that) to) (side (number )?2|(the )?next (side|leg|arm))\b|(switch|swap|chang|trad|revers)(e|es|ing|ping)?( it| them| those| that)?( up)?( over)?( on)?( your| the)? ?(sides?|legs?|arms?|feet|hands?|over)\b|(switch|swap) (it|them|those)\b(?! (up|out|in|for|with))|(and|now) switch\b|(and|then|now) (on )?the other 1\b|and the other\b(?! (\w+ )?(way|direction|side|leg|arm|foot|hand|knee|hip|thing|things|people|day|week|option|1s|exercise|move|half|weight|\d))|same (thing )?on the (other|left|right)\b|repeat (that |this )?(over )?on the (other|left|right)\b|(we'll|let's|and|now|to) (even|balance) (it|that|things|us|this|them) (out|up)\b(?! over)|(?<any>(do|take|grab|try|lift|now|okay|get|pick up|take hold of|grab hold of|same (on|with)|over to|here's) (the|your) (other|opposite) 1\b))", Options)]
     private static partial Regex Turn();
+
+    [GeneratedRegex(@"\G\b((and|now|okay|then|so|alright)( now| then)?( on| to| for| over to| it's)?( the| your)? (?<side>left|right) (side|leg|arm|foot|hand|1)|(and|now|then)( now)?( on| to| for| over to| it's)? the (?<side>left)|(on |to )?(the |your )?(?<side>left|right) (side|leg|arm|foot|hand) (this time|now|next|please|your turn)|(same|again|repeat)( thing| again| that| it| move)?( on| with| for) (the |your )?(?<side>left|right)( side| leg| arm| foot| hand)?)\b", Options)]
+    private static partial Regex NamedTurn();
+
+    [GeneratedRegex(@"^(now|and (go|\d)|go|ready|let's|here|same|again|\d|off we|okay|please|this time)\b", Options)]
+    private static partial Regex GoesOn();
 
     /// <summary>Not now: "before we change sides", "almost ready to swap legs".</summary>
     [GeneratedRegex(@"\b((don't|not|never|before|almost|nearly|until|till|when|once|unless)( (time|ready|there|to|for|we|you|i|a|the|your|on|it|say|do|go)){0,4}|(we'll|you'll|we will|you will)( [\w']+){0,2} (do|get to|go to|come to|repeat|have)( [\w']+){0,4}|\d+ seconds to|in (\d+|a|a few|about \d+) (seconds?|minutes?|moment|bit|breaths?|reps?)( [\w']+){0,2})$", Options)]
