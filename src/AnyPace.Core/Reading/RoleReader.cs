@@ -370,7 +370,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(no jump(s|ing)?\b(?! (jacks?|rope|option|version|if))|(it's|is|all|totally|completely|a|this) low impact\b(?! (option|version|way|variation))|(zero|without|no) (impact|jumps|jumping)|nothing (that )?jumps|neighbou?r friendly|apartment friendly|both feet (stay|on)|feet (stay|never leave))\b", Options)]
     private static partial Regex Quiet();
 
-    [GeneratedRegex(@"\b(today|class|workout|session|video|routine|includes?|including|focus|exercises|moves|we've got|i've got|we have|will be|we'll|going to be|all about|lots of|bit of|mix of|combination of|plenty of|yesterday|last (week|time)|need|grab|before (you|we)|spend|on your own|yourself|minutes)\b", Options)]
+    [GeneratedRegex(@"\b(today|class|workout|session|video|routine|includes?|including|focus|exercises|moves|we've got|i've got|we have|will be|we'll\b(?! (just )?(ease|start|begin|get|warm|loosen|wake|mobili[sz]e|kick|open)\b)|going to be|all about|lots of|bit of|mix of|combination of|plenty of|yesterday|last (week|time)|need|grab|before (you|we)\b(?! (get (going|started|into|moving)|start|begin|go|jump)\b)|spend|on your own|yourself|minutes)\b", Options)]
     private static partial Regex OfTheClass();
 
     /// <summary>"Or a fast squat, no jump": one way of two.</summary>
