@@ -117,7 +117,7 @@ public static partial class DoseReader
             {
                 Add(token, work, rest.Seconds);
             }
-            else if (kind == DurationKind.Work && NoRest().IsMatch(speech.After(token, soon)))
+            else if (kind == DurationKind.Work && NoRest().IsMatch(speech.After(token + 1, soon)))
             {
                 Add(token, work, 0);
             }

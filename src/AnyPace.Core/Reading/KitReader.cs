@@ -146,7 +146,7 @@ internal static partial class KitReader
                 need = KitNeed.Optional;
             }
 
-            if (need == KitNeed.Optional && DoneWith(item) >= (IsFurniture(item) ? SomeOfIt : MuchOfIt))
+            if (need == KitNeed.Optional && IsDoneWith(item))
             {
                 // "Have a chair nearby if you like" of a class that then sits on it.
                 need = KitNeed.Required;
@@ -168,7 +168,11 @@ internal static partial class KitReader
 
         return kit.ToImmutable();
 
-        double DoneWith(string item) => bouts.Count == 0 ? 0 : bouts.Count(b => lexicon[b.MoveId].Kit.Contains(item)) / (double)bouts.Count;
+        bool IsDoneWith(string item)
+        {
+            var done = bouts.Count(b => lexicon[b.MoveId].Kit.Contains(item));
+            return IsFurniture(item) ? done > 0 && done >= SomeOfIt * bouts.Count : done > 1 && done >= MuchOfIt * bouts.Count;
+        }
     }
 
     private static bool IsFurniture(string item) => item is "chair" or "bench" or "step";

@@ -107,9 +107,8 @@ internal static class LaterRounds
         var filled = FillPlaces(bouts, dose, marks, 'u', (places, i, after, due) =>
         {
             var run = RunUpTo(places, i, dose);
-            var distinct = run.Select(p => p[0].MoveId).Distinct().Count() == run.Count;
-            var moves = dose.MovesPerRound ?? (distinct && run.Count >= fewest ? run.Count : 0);
-            if (moves < 2 || run.Count < moves || run.Count + after > moves * (dose.Rounds?.High ?? int.MaxValue / moves))
+            var moves = dose.MovesPerRound ?? Period(run);
+            if (moves < (dose.MovesPerRound is null ? fewest : 2) || run.Count < moves || run.Count + after > moves * (dose.Rounds?.High ?? int.MaxValue / moves))
             {
                 return null;
             }
@@ -121,6 +120,19 @@ internal static class LaterRounds
 
         // A hole that is filled joins what stood before it to what stands after.
         return filled.Length == bouts.Length ? filled : FillUnnamed(filled, marks, dose);
+    }
+
+    /// <summary>After how many places a run begins again: all of it where no move has come twice, 0 where they come twice in another order.</summary>
+    private static int Period(List<List<Bout>> run)
+    {
+        var second = run.FindIndex(p => run.Find(o => o[0].MoveId == p[0].MoveId) != p);
+        if (second < 0)
+        {
+            return run.Count;
+        }
+
+        var period = second - run.FindIndex(p => p[0].MoveId == run[second][0].MoveId);
+        return Enumerable.Range(second, run.Count - second).All(i => run[i][0].MoveId == run[i - period][0].MoveId) ? period : 0;
     }
 
     /// <summary>The places that follow each other at the beat, up to this one.</summary>

@@ -106,7 +106,8 @@ internal static class MentionStarts
             var stop = Clocked.Between(marks, members[0].m.At - BeatGrid.LongestRest, group.Key).LastOrDefault(k => k is { Kind: MarkKind.Stop, Strength: >= 0.9 } && k.At < group.Key).At;
             var running = members.Where(x => x.m.At < stop).ToList();
             var inRest = members.Except(running).ToList();
-            var chosen = inRest.Where(x => !x.m.Weak).OrderBy(x => x.m.Weight).Select(x => x.m.Move.Id).LastOrDefault() ?? members[^1].m.Move.Id;
+            var named = inRest.Where(x => !x.m.Weak).OrderBy(x => x.m.Weight).Select(x => x.m.Move.Id).LastOrDefault();
+            var chosen = named ?? members[^1].m.Move.Id;
             foreach (var (m, i) in members)
             {
                 if (m.At < stop)
@@ -117,7 +118,7 @@ internal static class MentionStarts
                 else if (m.Move.Id != chosen)
                 {
                     // In a rest that is called off and on again nothing else is done; else it may have been.
-                    mentions[i] = m with { EffectiveAt = m.At, Weight = m.Weight * (stop > 0 && timed && m.Move.Pattern != "locomotion" ? inRestOnly : passing) };
+                    mentions[i] = m with { EffectiveAt = m.At, Weight = m.Weight * (stop > 0 && timed && named is not null && m.Move.Pattern != "locomotion" ? inRestOnly : passing) };
                 }
             }
         }

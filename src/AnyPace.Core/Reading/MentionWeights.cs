@@ -63,6 +63,7 @@ internal static class MentionWeights
         const double atStart = 6;
         const double talkedOf = 0.25;
         const double calledOff = 0.9;
+        const int rightBefore = 3;
         if (dose.WorkSeconds is not (>= shortest and { } work))
         {
             return;
@@ -85,7 +86,7 @@ internal static class MentionWeights
 
             var other = Clocked.Between(mentions, start.At - BeatGrid.LongestRest - work, m.At).Any(r => r.Move.Id != m.Move.Id && !r.Weak && Math.Abs(r.EffectiveAt - start.At) <= atStart && r.Weight >= MentionFinder.ShortFormWeight);
             var once = Clocked.Between(mentions, start.At, start.At + work).Count(r => r.Move.Id == m.Move.Id && r.Weight > talkedOf) == 1;
-            if (other && once && !RoleReader.MovesOn(speech, m.Token))
+            if (other && once && !RoleReader.MovesOn(speech, m.Token, rightBefore))
             {
                 mentions[i] = m with { Weight = talkedOf * m.Weight };
             }

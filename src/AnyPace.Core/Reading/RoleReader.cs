@@ -109,7 +109,7 @@ internal static partial class RoleReader
     public static bool IsCalled(Speech speech, int token) => CalledA().IsMatch(speech.Before(token, 5));
 
     /// <summary>True where the words before a name move on to it: "and now", "switch to".</summary>
-    public static bool MovesOn(Speech speech, int token) => MoveOn().IsMatch(speech.Before(token, 6));
+    public static bool MovesOn(Speech speech, int token, int words = 6) => MoveOn().IsMatch(speech.Before(token, words));
 
     /// <summary>What is said of every move: "shoulders away from your ears".</summary>
     public static IEnumerable<(int Token, int Length)> FormCues(Speech speech) =>
@@ -264,7 +264,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"^(we did|you did|from (before|earlier|the warm up|round|last)|(are |is |all )?(done|finished|over)(?! (to|onto|the|your|and|there|on))|earlier|(sorted|in the bag|out of the way|for the day)\b)\b", Options)]
     private static partial Regex PastAfter();
 
-    [GeneratedRegex(@"\b(later( on)?|we'll (be|also|have|come|finish|end|then)|we will|today|followed by|after that|after (this|these)|(?<!\b(nearly|almost|here|are|we're|you're) )at the end(?! of (this|that) (1|round|set|move|exercise)\b)|before we (do|go|start|get)|next (round|block|circuit|pair|superset|combo|couple|few|two|2|3)\b( [\w']+){0,9}|going to be doing|coming (up )?(later|soon)|in a (minute|moment|bit)|(?<!\b(let's|(number|exercise|move) (\d|\w+) we) )(finish (off |up )?with|end with)|the other (exercise|move))( [\w']+){0,4}$", Options)]
+    [GeneratedRegex(@"\b(later( on)?|we'll (be|also|have|come|finish|end|then)|we will|today|followed by|after that|after (this|these)|(?<!\b(nearly|almost|here|are|we're|you're) )at the end(?! of (this|that) (1|round|set|move|exercise)\b)|before we (do|go|start|get)|next (round|block|circuit|pair|superset|combo|couple|few|two|2|3|week|month|year|class|session|video)('s)?\b( [\w']+){0,9}|going to be doing|coming (up )?(later|soon)|in a (minute|moment|bit)|(?<!\b(let's|(number|exercise|move) (\d|\w+) we) )(finish (off |up )?with|end with)|the other (exercise|move))( [\w']+){0,4}$", Options)]
     private static partial Regex Later();
 
     /// <summary>"People ask me about", "these work the same muscles as": a move is talked of, not done.</summary>
@@ -331,7 +331,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(body ?weight|air)$", Options)]
     private static partial Regex Bodyweight();
 
-    [GeneratedRegex(@"\b(then|now|next|switch\w*|change\w*|swap\w*|into|on to|onto|add|go to|halfway|second half|next|last)\b", Options)]
+    [GeneratedRegex(@"\b(then|now|next|switch\w*|change\w*|swap\w*|into|on to|onto|add|go to|halfway|second half|next|last\b(?! (bit|few|couple|little|push|seconds|reps|\d)))\b", Options)]
     private static partial Regex MoveOn();
 
     [GeneratedRegex(@"\G\b((keep |let |draw |pull |roll |drop )?(the |your |those )?shoulders (down )?(\w+ )?(away|down) (away )?from (the|your) ears|soft knees( standing tall)?|belly button (to|towards|toward|drawing|drawn|in)( \w+){0,2} spine|shoulders (over|above|on top of) (the|your)? ?(wrists?|hands)|hips (over|above) (the|your)? ?knees|knees? (over|above|in line with|behind) (the|your)? ?(toes?|ankles?))\b", Options)]

@@ -122,7 +122,7 @@ public sealed class Speech
         return last;
     }
 
-    private bool Silence(int token) => Tokens[token].At - Tokens[token - 1].At > SilenceFrom;
+    private bool Silence(int token) => SilentAfter(token - 1, SilenceFrom);
 
     /// <summary>Text before a token: back to the last full stop or silence, or as many words as given.</summary>
     public string Before(int token, int words)
