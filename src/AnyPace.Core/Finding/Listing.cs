@@ -15,11 +15,12 @@ public sealed record KitRequirement(string Item, ImmutableArray<string> StandIns
 /// <param name="Strains">Whole seconds in the order of <see cref="Vocabulary.Strains"/>.</param>
 /// <param name="Strength">The strength component of difficulty, 0..1; <paramref name="Balance"/> likewise.</param>
 /// <param name="Stretching">Share of all bouts' time that is stretches, 0..1.</param>
+/// <param name="Loosening">Share of all bouts' time that loosens joints or is easy steps, as warm-ups are, 0..1.</param>
 /// <param name="Light">Seconds below 3 MET; moderate up to 6; vigorous above.</param>
 public sealed record PacedListing(
     Seconds Needed, Seconds NeededHigh, Impact Impact, Impact Highest, Seconds Jumps, int Level, double Score, ImmutableArray<string> Focus, bool FullBody,
     ImmutableArray<float> Shares, ImmutableArray<string> Positions, ImmutableArray<int> Strains, FloorSpace Space, Noise Noise, Seconds WarmUp,
-    bool WarmUpEnough, bool CoolDownEnough, bool SidesEven, double Strength, double Balance, Seconds Light, Seconds Moderate, Seconds Vigorous, double Stretching);
+    bool WarmUpEnough, bool CoolDownEnough, bool SidesEven, double Strength, double Balance, Seconds Light, Seconds Moderate, Seconds Vigorous, double Stretching, double Loosening);
 
 /// <summary>A published session as the catalogue lists it: small, and all that finding and matching look at.</summary>
 /// <param name="Version">The published timeline version.</param>
@@ -32,7 +33,7 @@ public sealed record Listing(
     ImmutableArray<string> Structures, double? ByEar, ImmutableArray<string> Moves, ImmutableArray<string> Words)
 {
     /// <summary>Of this form are the listings that are kept; a change here makes all of them anew.</summary>
-    private const int Form = 1;
+    private const int Form = 2;
 
     /// <summary>What listings depend on beside the timelines, as a short mark: the lexicon, shipped and own, and how the studio measures.</summary>
     public static string MadeWith(MoveLexicon lexicon, MeasureSettings settings)
@@ -46,17 +47,17 @@ public sealed record Listing(
 
     public static Listing Of(CatalogueEntry entry, int version, string? series, IEnumerable<string> words, MoveLexicon lexicon) => new(
         entry.Id, version, entry.Title, entry.Coach, series, entry.PublishedAt,
-        [.. Sessions.Paces.All.Select(p => Of(entry.Measures.At(p), StretchingOf(entry.Timeline, lexicon)))],
+        [.. Sessions.Paces.All.Select(p => Of(entry.Measures.At(p), ShareOf(entry.Timeline, lexicon, m => m.IsStretch), ShareOf(entry.Timeline, lexicon, m => m.Loosens)))],
         [.. entry.RequiredKit.Select(k => new KitRequirement(k, [.. entry.Timeline.Kit.Where(s => s.Need == KitNeed.Substitute && s.For == k).Select(s => s.Item)]))],
         [.. entry.Timeline.Structures.Select(s => s.Type.Word()).Distinct()],
         entry.Measures.Coaching.ByEar,
         [.. entry.Timeline.Bouts.Select(b => b.MoveId).Distinct()],
         [.. words]);
 
-    private static double StretchingOf(Timeline timeline, MoveLexicon lexicon) =>
-        timeline.Bouts.Where(b => lexicon[b.MoveId].IsStretch).Sum(b => b.Span.Length.Value) / Math.Max(1, timeline.Bouts.Sum(b => b.Span.Length.Value));
+    private static double ShareOf(Timeline timeline, MoveLexicon lexicon, Predicate<Move> counts) =>
+        timeline.Bouts.Where(b => counts(lexicon[b.MoveId])).Sum(b => b.Span.Length.Value) / Math.Max(1, timeline.Bouts.Sum(b => b.Span.Length.Value));
 
-    private static PacedListing Of(MeasureSheet sheet, double stretching)
+    private static PacedListing Of(MeasureSheet sheet, double stretching, double loosening)
     {
         var shares = sheet.Muscles.ToDictionary(m => m.Muscle, m => (float)m.Share);
         var strains = sheet.Strains.ToDictionary(s => s.Strain, s => (int)Math.Ceiling(s.Length.Value));
@@ -66,6 +67,6 @@ public sealed record Listing(
             sheet.Focus, sheet.FullBody, [.. Vocabulary.Muscles.Select(m => shares.GetValueOrDefault(m))], sheet.Positions,
             [.. Vocabulary.Strains.Select(s => strains.GetValueOrDefault(s))], sheet.Place.Space, sheet.Place.Noise, sheet.Time.WarmUp,
             sheet.Completeness.WarmUpShort == Seconds.Zero, sheet.Completeness.CoolDownShort == Seconds.Zero, sheet.Completeness.SidesEven,
-            Part("strength"), Part("balance"), sheet.Light, sheet.Moderate, sheet.Vigorous, stretching);
+            Part("strength"), Part("balance"), sheet.Light, sheet.Moderate, sheet.Vigorous, stretching, loosening);
     }
 }

@@ -35,6 +35,8 @@ public sealed class PaceColumns(int rows)
 
     public byte[] Stretching { get; } = new byte[rows];
 
+    public byte[] Loosening { get; } = new byte[rows];
+
     public byte[] Lacks { get; } = new byte[rows];
 
     /// <summary>Muscle load shares in 255ths, a row after the other.</summary>
@@ -329,6 +331,7 @@ public sealed class Segment
         c.Moderate[row] = Part(p.Moderate.Value / all);
         c.Vigorous[row] = Part(p.Vigorous.Value / all);
         c.Stretching[row] = Part(p.Stretching);
+        c.Loosening[row] = Part(p.Loosening);
         c.Lacks[row] = (byte)((p.WarmUpEnough ? 0 : LacksWarmUp) | (p.CoolDownEnough ? 0 : LacksCoolDown) | (p.SidesEven ? 0 : LacksEvenSides));
         for (var m = 0; m < Muscles; m++)
         {

@@ -92,6 +92,9 @@ public sealed record Move(
 
     /// <summary>Moves that fill warm-ups and cool-downs rather than work: stretches, mobility, breathing.</summary>
     public bool IsGentle => Pattern is "stretch" or "mobility" or "breathing";
+
+    /// <summary>Moves that warm up: they loosen joints, or are easy steps.</summary>
+    public bool Loosens => Pattern == "mobility" || (Pattern == "locomotion" && Impact <= Impact.Low && Kit.IsEmpty);
 }
 
 /// <summary>The closed word lists of the craft.</summary>

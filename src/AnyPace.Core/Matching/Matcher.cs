@@ -33,8 +33,8 @@ public static class Matcher
     /// <summary>A term under this is said against a session.</summary>
     private const float Weak = 0.5f;
 
-    /// <summary>A class that is stretches for more than this share (in 255ths) cools down; one that moves warms up.</summary>
-    private const byte MostlyStretches = 128;
+    /// <summary>A class that is stretches for more than this share (in 255ths) cools down; one that is loosening moves and easy steps warms up. Ours.</summary>
+    private const byte Mostly = 128;
 
     public static ImmutableArray<Suggestion> Suggest(CatalogueSnapshot catalogue, Wishes wishes, int count = 5)
     {
@@ -95,7 +95,7 @@ public static class Matcher
     {
         var lacks = row.At(pace).Lacks[row.Row];
         var made = ImmutableArray.CreateBuilder<Completion>();
-        foreach (var (bit, what, stretches) in new[] { (Segment.LacksWarmUp, "warm-up", false), (Segment.LacksCoolDown, "cool-down", true) })
+        foreach (var (bit, what, cools) in new[] { (Segment.LacksWarmUp, "warm-up", false), (Segment.LacksCoolDown, "cool-down", true) })
         {
             if ((lacks & bit) == 0)
             {
@@ -108,7 +108,7 @@ public static class Matcher
                 var columns = segment.Columns[(int)Pace.AsLed];
                 foreach (var r in segment.ShortAndLight)
                 {
-                    if (!Bits.Has(live, r) || segment.Ids[r] == row.Id || columns.Stretching[r] > MostlyStretches != stretches)
+                    if (!Bits.Has(live, r) || segment.Ids[r] == row.Id || (cools ? columns.Stretching : columns.Loosening)[r] <= Mostly)
                     {
                         continue;
                     }

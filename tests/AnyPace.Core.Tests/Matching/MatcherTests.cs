@@ -153,6 +153,15 @@ public sealed class MatcherTests
     }
 
     [Fact]
+    public void A_short_light_class_of_floor_work_is_no_warm_up()
+    {
+        var bare = Make.Entry("Bare", Make.Work(Make.Bout("squat", 0, 300), Make.Bout("lunge", 300, 600)));
+        var floor = Make.Entry("On the Mat", Make.Work(Make.Bout("clamshell", 0, 150), Make.Bout("glute-bridge", 150, 300)));
+        var library = Make.Library(bare, floor);
+        Assert.DoesNotContain(Matcher.Complete(library, Want(Who(), library: library), library.Row(bare.Id)!.Value, Pace.AsLed), c => c.What == "warm-up");
+    }
+
+    [Fact]
     public void The_list_is_varied_before_it_is_repeated()
     {
         var twins = Make.Library(Quiet, Make.Entry("Twin", Make.QuietClass()), Make.Entry("Other", Make.Work(Make.Bout("push-up", 0, 400), Make.Bout("dead-bug", 400, 1200)), "Peregrine Osk"));
