@@ -1,3 +1,4 @@
+using AnyPace.Core.Sessions;
 using System.Net;
 using System.Text;
 
@@ -147,6 +148,32 @@ public sealed class StudioTests(Site site) : IClassFixture<Site>
         desk = await visitor.GetAsync($"/studio/desk/{id}");
         await visitor.SubmitAsync(desk, "form[action*=Restore]", new() { ["version"] = "2" });
         Assert.Contains((await site.Sessions.VersionAsync(id, 5, CancellationToken.None))!.Timeline.Bouts, b => b.MoveId == "plank");
+    }
+
+    [Fact]
+    public async Task Kit_is_added_changed_and_removed_and_a_slip_keeps_what_was_typed()
+    {
+        var (visitor, id, desk) = await DeskAsync();
+        async Task<System.Collections.Immutable.ImmutableArray<KitItem>> Kit(int version) => (await site.Sessions.VersionAsync(id, version, CancellationToken.None))!.Timeline.Kit;
+        await visitor.SubmitAsync(desk, ".kit-form", new() { ["item"] = "Kettlebell", ["count"] = "2", ["load"] = "8 kg" });
+        Assert.Contains(await Kit(2), k => k is { Item: "kettlebell", Need: KitNeed.Required, Count: 2, Load: "8 kg" });
+
+        desk = await visitor.GetAsync($"/studio/desk/{id}");
+        await visitor.SubmitAsync(desk, ".kit-form", new() { ["item"] = "dumbbell", ["need"] = "Substitute", ["instead"] = "kettlebell" });
+        Assert.Contains(await Kit(3), k => k is { Item: "dumbbell", Need: KitNeed.Substitute, For: "kettlebell" });
+
+        desk = await visitor.GetAsync($"/studio/desk/{id}");
+        var wrong = await visitor.SubmitAsync(desk, ".kit-form", new() { ["item"] = "water bottle", ["need"] = "Substitute", ["instead"] = "trampoline" });
+        Assert.Contains("trampoline", wrong.Page.QuerySelector("#kit-errors")!.TextContent);
+        Assert.Equal("water bottle", wrong.Page.QuerySelector("#kit-item")!.GetAttribute("value"));
+        Assert.Equal(3, (await site.Sessions.FindAsync(id, CancellationToken.None))!.Newest);
+
+        var many = await visitor.SubmitAsync(desk, ".kit-form", new() { ["item"] = "mat", ["count"] = "lots" });
+        Assert.Contains("lots", many.Page.QuerySelector("#kit-errors")!.TextContent);
+
+        desk = await visitor.GetAsync($"/studio/desk/{id}");
+        await visitor.SubmitAsync(desk, ".kit-form", new() { ["item"] = "kettlebell" }, action: $"/studio/desk/{id}?handler=RemoveKit");
+        Assert.DoesNotContain(await Kit(4), k => k.Item is "kettlebell" or "dumbbell");
     }
 
     [Fact]

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.Text.RegularExpressions;
 using AnyPace.Core.Captions;
 using AnyPace.Core.Lexicon;
@@ -12,6 +13,9 @@ public sealed record ReadingContext(string? Title = null, double? StatedMinutes 
 /// <summary>Captions to a proposed timeline. A pure function of its input: no clock, no files, no state.</summary>
 public sealed partial class CaptionReading(MoveLexicon lexicon)
 {
+    /// <summary>The kit that is heard in captions, by the names it has in a timeline.</summary>
+    public static ImmutableArray<string> KitNames => KitReader.Known;
+
     public Timeline Read(CaptionFile file, ReadingContext? context = null)
     {
         var speech = new Speech(file.Cues);

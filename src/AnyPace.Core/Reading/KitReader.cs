@@ -38,6 +38,8 @@ internal static partial class KitReader
         ("boxing gloves", Gloves()),
     ];
 
+    public static readonly ImmutableArray<string> Known = [.. Items.Select(i => i.Item)];
+
     /// <summary>Things that may stand in for another, and for what.</summary>
     private static readonly Dictionary<string, string[]> StandIns = new()
     {

@@ -32,8 +32,32 @@ public static class TimelineDifference
             lines.Add((Seconds.Zero, $"phases: {Phases(from)} became {Phases(to)}"));
         }
 
-        return [.. lines.OrderBy(l => l.At).Select(l => l.Text)];
+        return [.. lines.OrderBy(l => l.At).Select(l => l.Text), .. Kit(from, to)];
     }
+
+    private static IEnumerable<string> Kit(Timeline from, Timeline to)
+    {
+        foreach (var item in to.Kit)
+        {
+            var old = from.Kit.FirstOrDefault(k => k.Item == item.Item);
+            if (old is null)
+            {
+                yield return $"kit: added {Say(item)}";
+            }
+            else if (Say(old) != Say(item))
+            {
+                yield return $"kit: {Say(old)} became {Say(item)}";
+            }
+        }
+
+        foreach (var item in from.Kit.Where(k => to.Kit.All(o => o.Item != k.Item)))
+        {
+            yield return $"kit: removed {Say(item)}";
+        }
+    }
+
+    private static string Say(KitItem item) =>
+        $"{item.Item}{(item.Count is { } n ? $" × {n}" : "")}, {item.Need.ToString().ToLowerInvariant()}{(item.Load is { } load ? $", {load}" : "")}{(item.For is { } instead ? $" for {instead}" : "")}";
 
     private static string Phases(Timeline timeline) => string.Join(", ", timeline.Phases.Select(p => $"{p.Kind} from {p.Span.Start}"));
 

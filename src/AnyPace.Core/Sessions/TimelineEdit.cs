@@ -5,7 +5,7 @@ namespace AnyPace.Core.Sessions;
 /// <summary>A correction that can't be made; the message says what and why, for the person who typed it.</summary>
 public sealed class TimelineEditException(string field, string message) : Exception(message)
 {
-    /// <summary>Which part of the correction is at fault: move, start, end, reps, bout, edge.</summary>
+    /// <summary>Which part of the correction is at fault: move, start, end, reps, bout, edge, item, count, load, instead.</summary>
     public string Field { get; } = field;
 }
 
@@ -72,6 +72,46 @@ public static class TimelineEdit
                 .SetItem(index + 1, right with { Span = new Span(at, right.Span.End), Confidence = 1 }),
         };
     }
+
+    /// <summary>Adds an item of kit, or puts new values in the one of that name. When it is first needed and what was said of it stay.</summary>
+    /// <param name="instead">For a substitute: what it stands in for, another item of this class.</param>
+    /// <exception cref="TimelineEditException">The values can't stand.</exception>
+    public static Timeline PutKit(Timeline timeline, string item, KitNeed need, int? count, string? load, string? instead)
+    {
+        const int longest = 40;
+        const int most = 50;
+        var name = item.Trim().ToLowerInvariant();
+        if (name.Length is 0 or > longest)
+        {
+            throw new TimelineEditException("item", $"An item has a name of 1 to {longest} characters.");
+        }
+
+        if (count is < 1 or > most)
+        {
+            throw new TimelineEditException("count", $"How many is a number from 1 to {most}, or nothing.");
+        }
+
+        if (load?.Trim().Length > longest)
+        {
+            throw new TimelineEditException("load", $"A load has at most {longest} characters, such as \"8 kg\" or \"heavy\".");
+        }
+
+        var other = need == KitNeed.Substitute ? instead?.Trim().ToLowerInvariant() ?? "" : null;
+        if (other is not null && !timeline.Kit.Any(k => k.Item == other && k.Item != name && k.Need != KitNeed.Substitute))
+        {
+            throw new TimelineEditException("instead", other.Length == 0 ? "Say what it stands in for." : $"\"{other}\" is not in this class's kit, so nothing can stand in for it.");
+        }
+
+        var old = timeline.Kit.FirstOrDefault(k => k.Item == name);
+        var put = new KitItem(name, need, count, string.IsNullOrWhiteSpace(load) ? null : load.Trim(), other, old?.FirstNeeded, old?.Evidence ?? []);
+        return timeline with { Kit = old is null ? timeline.Kit.Add(put) : timeline.Kit.Replace(old, put) };
+    }
+
+    /// <summary>Takes an item out of the kit; what stood in for it then stands in for nothing and goes with it.</summary>
+    /// <exception cref="TimelineEditException">No such item.</exception>
+    public static Timeline RemoveKit(Timeline timeline, string item) => timeline.Kit.Any(k => k.Item == item)
+        ? timeline with { Kit = timeline.Kit.RemoveAll(k => k.Item == item || k.For == item) }
+        : throw new TimelineEditException("item", $"\"{item}\" is no longer in the kit.");
 
     private static Bout Find(Timeline timeline, string id) =>
         timeline.Bouts.FirstOrDefault(b => b.Id == id) ?? throw new TimelineEditException("bout", "That bout is no longer there.");

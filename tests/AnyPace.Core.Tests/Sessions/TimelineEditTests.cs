@@ -95,4 +95,34 @@ public sealed class TimelineEditTests
         var timeline = Make.Timeline([Make.Phase(PhaseKind.Talk, 0, 100)], Make.Bout("squat", 10, 60));
         Assert.Equal(PhaseKind.Work, timeline.PhaseOf(timeline.Bouts[0]));
     }
+
+    [Fact]
+    public void Kit_is_put_with_its_evidence_kept_and_told_in_words()
+    {
+        var said = Class with { Kit = [Make.Kit("mat", KitNeed.Optional) with { FirstNeeded = new Seconds(40) }] };
+        var after = TimelineEdit.PutKit(TimelineEdit.PutKit(said, " Mat ", KitNeed.Required, null, "", null), "dumbbell", KitNeed.Required, 2, "8 kg", "ignored");
+        Assert.Equal([("mat", KitNeed.Required), ("dumbbell", KitNeed.Required)], after.Kit.Select(k => (k.Item, k.Need)));
+        Assert.Equal(new Seconds(40), after.Kit[0].FirstNeeded);
+        Assert.Null(after.Kit[1].For);
+        Assert.Equal(["kit: mat, optional became mat, required", "kit: added dumbbell × 2, required, 8 kg"], TimelineDifference.Lines(said, after, id => id));
+    }
+
+    [Fact]
+    public void What_stood_in_for_a_removed_item_goes_with_it()
+    {
+        var both = Class with { Kit = [Make.Kit("bench"), Make.Kit("chair", KitNeed.Substitute, "bench"), Make.Kit("mat")] };
+        Assert.Equal(["mat"], TimelineEdit.RemoveKit(both, "bench").Kit.Select(k => k.Item));
+        Assert.Equal("item", Assert.Throws<TimelineEditException>(() => TimelineEdit.RemoveKit(both, "step")).Field);
+    }
+
+    [Theory]
+    [InlineData("", KitNeed.Required, null, null, null, "item")]
+    [InlineData("mat", KitNeed.Required, 0, null, null, "count")]
+    [InlineData("mat", KitNeed.Required, 51, null, null, "count")]
+    [InlineData("dumbbell", KitNeed.Required, 1, "a load that nobody would ever write down in full here", null, "load")]
+    [InlineData("chair", KitNeed.Substitute, null, null, null, "instead")]
+    [InlineData("chair", KitNeed.Substitute, null, null, "bench", "instead")]
+    [InlineData("mat", KitNeed.Substitute, null, null, "mat", "instead")]
+    public void Kit_that_can_not_stand_says_which_part(string item, KitNeed need, int? count, string? load, string? instead, string field) =>
+        Assert.Equal(field, Assert.Throws<TimelineEditException>(() => TimelineEdit.PutKit(Class with { Kit = [Make.Kit("mat")] }, item, need, count, load, instead)).Field);
 }

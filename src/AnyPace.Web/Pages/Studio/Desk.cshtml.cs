@@ -18,13 +18,16 @@ namespace AnyPace.Web.Pages.Studio;
 /// <summary>What is typed to correct or add a bout; texts, so that a slip comes back as it was typed.</summary>
 public sealed record BoutFields(string? Bout, string? Move, string? Start, string? End, Side Side, string? Reps);
 
+/// <summary>What is typed to add an item of kit or to change one.</summary>
+public sealed record KitFields(string? Item, KitNeed Need, string? Count, string? Load, string? Instead);
+
 /// <summary>Two people saved from the same version: what the other did, and what was tried here.</summary>
 public sealed record Clash(TimelineVersion Theirs, IReadOnlyList<string> TheirLines, string Mine, string Handler, IReadOnlyDictionary<string, string> Fields);
 
 /// <summary>Everything the desk shows; the whole page and its swapped part use the same.</summary>
 public sealed record DeskView(
     SessionRecord Session, TimelineVersion Version, SessionMeasures Measures, IReadOnlyList<Finding> Findings, IReadOnlyList<Cue> Cues,
-    Bout? Selected, BoutFields Fields, bool Adding, IReadOnlyDictionary<string, string> Errors, Clash? Clash, IReadOnlyList<TimelineVersion> History, string? Done,
+    Bout? Selected, BoutFields Fields, KitFields? Kit, bool OnKit, bool Adding, IReadOnlyDictionary<string, string> Errors, Clash? Clash, IReadOnlyList<TimelineVersion> History, string? Done,
     IReadOnlyDictionary<string, Decision> Decisions, IReadOnlyList<Explanation> Why, MassUnit Unit)
 {
     /// <summary>What nobody has decided on yet, and decisions that a change of the timeline brought back.</summary>
@@ -50,6 +53,8 @@ public sealed class DeskModel(
 {
     private readonly Dictionary<string, string> _errors = [];
     private Clash? _clash;
+    private KitFields? _kit;
+    private bool _onKit;
     private string? _done;
 
     [BindProperty(SupportsGet = true)]
@@ -95,6 +100,35 @@ public sealed class DeskModel(
             ? (TimelineEdit.MovePhaseEdge(timeline, edge, time), null)
             : throw new TimelineEditException($"edge{edge}", $"\"{at}\" is not a time; write m:ss."),
         stop, $"edge{edge}");
+
+    public Task<IActionResult> OnPostKitAsync(KitFields fields, CancellationToken stop)
+    {
+        (_kit, _onKit) = (fields, true);
+        var form = new Dictionary<string, string>
+        {
+            ["item"] = fields.Item ?? "",
+            ["need"] = fields.Need.ToString(),
+            ["count"] = fields.Count ?? "",
+            ["load"] = fields.Load ?? "",
+            ["instead"] = fields.Instead ?? "",
+        };
+        return ChangeAsync(
+            "Kit", form, $"Kit: {fields.Item} {fields.Need.ToString().ToLowerInvariant()}", null,
+            timeline =>
+            {
+                int? count = string.IsNullOrWhiteSpace(fields.Count) ? null
+                    : int.TryParse(fields.Count, NumberStyles.None, CultureInfo.InvariantCulture, out var n) ? n
+                    : throw new TimelineEditException("count", $"\"{fields.Count}\" is not a number of items.");
+                return (TimelineEdit.PutKit(timeline, fields.Item ?? "", fields.Need, count, fields.Load, fields.Instead), null);
+            },
+            stop, "kit");
+    }
+
+    public Task<IActionResult> OnPostRemoveKitAsync(string? item, CancellationToken stop)
+    {
+        _onKit = true;
+        return ChangeAsync("RemoveKit", new() { ["item"] = item ?? "" }, $"Remove {item} from the kit", null, timeline => (TimelineEdit.RemoveKit(timeline, item ?? ""), null), stop, "kit");
+    }
 
     /// <summary>Goes back by saving an earlier version anew, so that the way back can be undone too.</summary>
     public async Task<IActionResult> OnPostRestoreAsync(int version, CancellationToken stop)
@@ -332,7 +366,7 @@ public sealed class DeskModel(
                 selected?.Id, selected is null ? null : lexicon[selected.MoveId].Name, selected?.Span.Start.Clock(), selected?.Span.End.Clock(), selected?.Side ?? Side.Both,
                 selected?.Reps is { } r ? r.Low == r.High ? $"{r.Low}" : $"{r.Low}-{r.High}" : null);
         View = new DeskView(
-            session, version, measures, Check.All(timeline, lexicon, measures), cues, selected, fields ?? shown, adding || timeline.Bouts.IsEmpty, _errors, _clash,
+            session, version, measures, Check.All(timeline, lexicon, measures), cues, selected, fields ?? shown, _errors.ContainsKey("kit") ? _kit : null, _onKit, adding || timeline.Bouts.IsEmpty, _errors, _clash,
             await sessions.HistoryAsync(Id, stop), _done ?? TempData["Done"] as string,
             (await decisions.OfAsync(Id, stop)).ToDictionary(d => d.Fingerprint), Explain.All(timeline, lexicon, measures, Pace.AsLed), (await profiles.FindAsync(User.AccountId(), stop)).Unit);
         return IsSwap ? Partial("Studio/_Desk", View) : Page();
