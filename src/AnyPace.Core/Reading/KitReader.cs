@@ -38,6 +38,7 @@ internal static partial class KitReader
         ("boxing gloves", Gloves()),
     ];
 
+    /// <summary>All that can be heard, by the names it has in a timeline.</summary>
     public static readonly ImmutableArray<string> Known = [.. Items.Select(i => i.Item)];
 
     /// <summary>Things that may stand in for another, and for what.</summary>

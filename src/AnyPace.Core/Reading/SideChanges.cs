@@ -23,7 +23,7 @@ internal static partial class SideChanges
             }
         }
 
-        foreach (var mark in Named(speech))
+        foreach (var mark in NamedSides(speech))
         {
             yield return mark;
         }
@@ -33,7 +33,7 @@ internal static partial class SideChanges
     /// "Left leg this time", "and the left side", said by itself: a turn though the first side was never named. Not where the same side was named last, or
     /// where it goes on to say what that side does.
     /// </summary>
-    private static IEnumerable<Mark> Named(Speech speech)
+    private static IEnumerable<Mark> NamedSides(Speech speech)
     {
         foreach (var match in speech.Find(NamedTurn()))
         {
