@@ -12,6 +12,9 @@ internal static class Make
 {
     public static readonly MoveLexicon Lexicon = MoveLexicon.Default;
 
+    /// <summary>The lines of a list that lies beside the tests; empty ones and those that begin with # are left out.</summary>
+    public static IEnumerable<string> Lines(string folder, string file) => File.ReadLines(Path.Combine(AppContext.BaseDirectory, folder, file)).Where(l => l.Length > 0 && l[0] != '#');
+
     /// <summary>Captions from lines such as "[0:05] and squats".</summary>
     public static CaptionFile Captions(params string[] lines) => CaptionReader.Read(string.Join('\n', lines));
 

@@ -45,14 +45,18 @@ public sealed record Listing(
 
     public PacedListing At(Pace pace) => Paces[(int)pace];
 
-    public static Listing Of(CatalogueEntry entry, int version, string? series, IEnumerable<string> words, MoveLexicon lexicon) => new(
-        entry.Id, version, entry.Title, entry.Coach, series, entry.PublishedAt,
-        [.. Sessions.Paces.All.Select(p => Of(entry.Measures.At(p), ShareOf(entry.Timeline, lexicon, m => m.IsStretch), ShareOf(entry.Timeline, lexicon, m => m.Loosens)))],
-        [.. entry.RequiredKit.Select(k => new KitRequirement(k, [.. entry.Timeline.Kit.Where(s => s.Need == KitNeed.Substitute && s.For == k).Select(s => s.Item)]))],
-        [.. entry.Timeline.Structures.Select(s => s.Type.Word()).Distinct()],
-        entry.Measures.Coaching.ByEar,
-        [.. entry.Timeline.Bouts.Select(b => b.MoveId).Distinct()],
-        [.. words]);
+    public static Listing Of(CatalogueEntry entry, int version, string? series, IEnumerable<string> words, MoveLexicon lexicon)
+    {
+        var (stretching, loosening) = (ShareOf(entry.Timeline, lexicon, m => m.IsStretch), ShareOf(entry.Timeline, lexicon, m => m.Loosens));
+        return new(
+            entry.Id, version, entry.Title, entry.Coach, series, entry.PublishedAt,
+            [.. Sessions.Paces.All.Select(p => Of(entry.Measures.At(p), stretching, loosening))],
+            [.. entry.RequiredKit.Select(k => new KitRequirement(k, [.. entry.Timeline.Kit.Where(s => s.Need == KitNeed.Substitute && s.For == k).Select(s => s.Item)]))],
+            [.. entry.Timeline.Structures.Select(s => s.Type.Word()).Distinct()],
+            entry.Measures.Coaching.ByEar,
+            [.. entry.Timeline.Bouts.Select(b => b.MoveId).Distinct()],
+            [.. words]);
+    }
 
     private static double ShareOf(Timeline timeline, MoveLexicon lexicon, Predicate<Move> counts) =>
         timeline.Bouts.Where(b => counts(lexicon[b.MoveId])).Sum(b => b.Span.Length.Value) / Math.Max(1, timeline.Bouts.Sum(b => b.Span.Length.Value));

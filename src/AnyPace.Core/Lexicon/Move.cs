@@ -90,6 +90,9 @@ public sealed record Move(
 
     public bool IsStretch => Pattern == "stretch";
 
+    /// <summary>Breathing, which is told with every other move too.</summary>
+    public bool IsBreathing => Pattern == "breathing";
+
     /// <summary>Moves that fill warm-ups and cool-downs rather than work: stretches, mobility, breathing.</summary>
     public bool IsGentle => Pattern is "stretch" or "mobility" or "breathing";
 

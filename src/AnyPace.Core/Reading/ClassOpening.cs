@@ -57,7 +57,7 @@ internal static class ClassOpening
 
             // Right after "let's warm up" only a clear name is the next of a list: "march, knees up, swing your arms".
             var warming = Clocked.Between(marks, at - SoonAfterWarmUp, at).Any(m => m.Kind == MarkKind.WarmUp);
-            var next = raw.Skip(i + 1).FirstOrDefault(r => r.Hit.Move.Id != hit.Move.Id && !Breathes(r.Hit.Move) && (!warming || NameFinder.IsClear(speech, r)));
+            var next = raw.Skip(i + 1).FirstOrDefault(r => r.Hit.Move.Id != hit.Move.Id && !r.Hit.Move.IsBreathing && (!warming || NameFinder.IsClear(speech, r)));
             var easy = hit.Move.IsGentle || hit.Move is { Pattern: "locomotion", Impact: <= Impact.Low };
 
             // What follows "warming up" is the warm-up.
@@ -65,7 +65,7 @@ internal static class ClassOpening
 
             // Any other move must be seen to go on: counted, cued.
             easy |= (next.Length == 0 || speech.At(next.Token) - at >= underWay) && Clocked.Between(marks, at + 2, at + underWay).Any(m => m.Kind == MarkKind.Doing);
-            var last = raw.FindLastIndex(i, r => r.Token < token && !Breathes(r.Hit.Move) && NameFinder.IsClear(speech, r));
+            var last = raw.FindLastIndex(i, r => r.Token < token && !r.Hit.Move.IsBreathing && NameFinder.IsClear(speech, r));
             if (easy && (!hit.Weak || length > 2) && (next.Length == 0 || speech.At(next.Token) - at >= alone) && (last < 0 || at - speech.At(raw[last].Token) >= alone)
                 && !RoleReader.IsOfTheClass(speech, token, warming) && RoleReader.Of(speech, token, length, true, false) is Role.Doing or Role.Announced)
             {
@@ -75,9 +75,6 @@ internal static class ClassOpening
 
         return double.PositiveInfinity;
     }
-
-    /// <summary>How to breathe is told with every move.</summary>
-    private static bool Breathes(Move move) => move.Pattern == "breathing";
 
     /// <summary>"A quick warm-up and then we go", not long before.</summary>
     private static bool SaysWarmUp(Speech speech, int token)

@@ -10,7 +10,8 @@ internal static class Combination
     private static readonly HashSet<string> Between =
         ["with", "to", "into", "and", "plus", "add", "a", "an", "the", "your", "straight", "then", "overhead", "our", "1", "single", "alternating", "little", "it"];
 
-    private const string Kickback = "kickback";
+    private const string Reach = "overhead-reach";
+    private const string Kickback = "triceps-kickback";
 
     /// <summary>By the stem of the word: what a second part is called for short, after "squat to", "lunge and".</summary>
     private static readonly Dictionary<string, string> ShortParts = new Dictionary<string, string>
@@ -23,9 +24,9 @@ internal static class Combination
         ["punch"] = "jab-cross",
         ["kick"] = "kick-front",
         ["knee"] = "knee-lift",
-        ["reach"] = "overhead-reach",
+        ["reach"] = Reach,
         ["fly"] = "chest-fly",
-        [Kickback] = "triceps-kickback",
+        ["kickback"] = Kickback,
     }.ToDictionary(p => WordStem.Of(p.Key), p => p.Value);
 
     private static readonly HashSet<string> Lower = ["squat", "lunge", "hinge", "bridge", "isolation-leg", "locomotion"];
@@ -40,13 +41,13 @@ internal static class Combination
     public static Move? Of(MoveLexicon lexicon, Speech speech, Move first, int firstEnd, Move second, int secondStart)
     {
         // In a side lunge everyone reaches for the foot.
-        if (first.Id == "side-lunge" && second.Id == ShortParts[WordStem.Of("reach")])
+        if (first.Id == "side-lunge" && second.Id == Reach)
         {
             return null;
         }
 
         // A lone "kickback" is the leg's after a leg move and the arm's after an arm move.
-        if (second.Id == ShortParts[WordStem.Of(Kickback)] && ShortParts.ContainsKey(speech.Tokens[secondStart].Stem) && Lower.Contains(first.Pattern))
+        if (second.Id == Kickback && ShortParts.ContainsKey(speech.Tokens[secondStart].Stem) && Lower.Contains(first.Pattern))
         {
             second = lexicon[first.Positions.Contains("all-fours") ? "donkey-kick" : "standing-kickback"];
         }
@@ -71,10 +72,10 @@ internal static class Combination
 
         // "Squats and lunges", "a squat and a row" are lists, "squat and row" may be one move; "into" a whole new move may be the next one.
         var listed = joint == "and" && (IsPlural(speech.Tokens[firstEnd - 1]) || speech.Tokens[secondStart - 1].Text is "a" or "an");
-        return (joint is null && !asOne) || listed || (joint is "and" or "into" && !Arms.Contains(second.Pattern) && second.Pattern != "kick" && !(second.Pattern == "squat" && Strikes.Contains(first.Pattern)) && second.Id != "knee-lift")
+        var struckFirst = second.Pattern == "squat" && Strikes.Contains(first.Pattern);
+        return (joint is null && !asOne) || listed || (joint is "and" or "into" && !Arms.Contains(second.Pattern) && second.Pattern != "kick" && !struckFirst && second.Id != "knee-lift")
             ? null
-            : second.Pattern == "squat" && Strikes.Contains(first.Pattern) ? lexicon.Combined(second, first)
-            : lexicon.Combined(first, second);
+            : struckFirst ? lexicon.Combined(second, first) : lexicon.Combined(first, second);
     }
 
     /// <summary>"Squats", not "cross" or "press".</summary>

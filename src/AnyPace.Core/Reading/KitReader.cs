@@ -67,7 +67,7 @@ internal static partial class KitReader
     public static ImmutableArray<KitItem> Read(Speech speech, IReadOnlyList<Bout> bouts, MoveLexicon lexicon)
     {
         var firstBout = bouts.Count == 0 ? 0 : bouts[0].Span.Start.Value;
-        var used = bouts.SelectMany(b => lexicon[b.MoveId].Kit).ToHashSet();
+        var uses = bouts.SelectMany(b => lexicon[b.MoveId].Kit).CountBy(k => k).ToDictionary();
         var kit = ImmutableArray.CreateBuilder<KitItem>();
         foreach (var (item, pattern) in Items)
         {
@@ -142,7 +142,7 @@ internal static partial class KitReader
             // Towels and water bottles to drink from help; nobody is stopped by their lack. A wall is kit only where a move leans on it or it is offered.
             if (item == "wall")
             {
-                need = used.Contains(item) || must || toWall ? KitNeed.Required : may ? KitNeed.Optional : null;
+                need = uses.ContainsKey(item) || must || toWall ? KitNeed.Required : may ? KitNeed.Optional : null;
             }
             else if (need == KitNeed.Required && item is "towel" or "cushion" or "water bottle")
             {
@@ -173,7 +173,7 @@ internal static partial class KitReader
 
         bool IsDoneWith(string item)
         {
-            var done = bouts.Count(b => lexicon[b.MoveId].Kit.Contains(item));
+            var done = uses.GetValueOrDefault(item);
             return IsFurniture(item) ? done > 0 && done >= SomeOfIt * bouts.Count : done > 1 && done >= MuchOfIt * bouts.Count;
         }
     }

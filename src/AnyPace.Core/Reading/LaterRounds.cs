@@ -83,10 +83,8 @@ internal static class LaterRounds
                 return null;
             }
 
-            var stop = due + (dose.WorkSeconds ?? 0);
-            var stopped = Clocked.Between(marks, stop - Early(dose), stop + Early(dose)).Any(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 });
             var named = list[at + after];
-            return (StartNear(marks, dose, due, 0.5) ?? (stopped ? due : null)) is { } start
+            return BegunAt(marks, dose, due) is { } start
                 ? (start, new Bout("", named.Move.Id, places[i][0].Span, Side.Both, null, Confidence, [new Evidence(new Seconds(Math.Round(named.At, 1)), named.Move.Name)]))
                 : null;
         });
@@ -108,14 +106,12 @@ internal static class LaterRounds
         {
             var run = RunUpTo(places, i, dose);
             var moves = dose.MovesPerRound ?? Period(run);
-            if (moves < (dose.MovesPerRound is null ? fewest : 2) || run.Count < moves || run.Count + after > moves * (dose.Rounds?.High ?? int.MaxValue / moves))
+            if (moves < (dose.MovesPerRound is null ? fewest : 2) || run.Count < moves || run.Count + after > moves * dose.Rounds?.High)
             {
                 return null;
             }
 
-            var stop = due + (dose.WorkSeconds ?? 0);
-            var stopped = Clocked.Between(marks, stop - Early(dose), stop + Early(dose)).Any(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 });
-            return (StartNear(marks, dose, due, 0.5) ?? (stopped ? due : null)) is { } start ? (start, run[run.Count - moves + ((after - 1) % moves)][0]) : null;
+            return BegunAt(marks, dose, due) is { } start ? (start, run[run.Count - moves + ((after - 1) % moves)][0]) : null;
         });
 
         // A hole that is filled joins what stood before it to what stands after.
@@ -153,6 +149,14 @@ internal static class LaterRounds
     /// <summary>The start that is said nearest to a beat, or null.</summary>
     private static double? StartNear(IReadOnlyList<Mark> marks, SaidDose dose, double due, double strength) =>
         Clocked.Between(marks, due - Early(dose), due + Early(dose)).Where(m => m.Kind == MarkKind.Start && m.Strength >= strength).Select(m => (double?)m.At).MinBy(t => Math.Abs(t!.Value - due));
+
+    /// <summary>When the place that is due begins: at the start said near it, else on the beat where its stop is called. Null where neither is said.</summary>
+    private static double? BegunAt(IReadOnlyList<Mark> marks, SaidDose dose, double due)
+    {
+        var stop = due + (dose.WorkSeconds ?? 0);
+        var stopped = Clocked.Between(marks, stop - Early(dose), stop + Early(dose)).Any(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 });
+        return StartNear(marks, dose, due, 0.5) ?? (stopped ? due : null);
+    }
 
     /// <summary>How many sets of its move a place is the last of.</summary>
     private static int Run(List<List<Bout>> places, int i, SaidDose dose)

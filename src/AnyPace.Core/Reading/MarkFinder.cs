@@ -291,8 +291,7 @@ public static partial class MarkFinder
     private static bool IsResting(List<Mark> marks, double at)
     {
         const double least = 6;
-        const double most = 35;
-        var stop = marks.Where(m => m is { Kind: MarkKind.Stop or MarkKind.Break, Strength: >= 0.9 } && at - m.At is >= least and <= most).Select(m => m.At).DefaultIfEmpty(-1).Max();
+        var stop = marks.Where(m => m is { Kind: MarkKind.Stop or MarkKind.Break, Strength: >= 0.9 } && at - m.At is >= least and <= BeatGrid.LongestRest).Select(m => m.At).DefaultIfEmpty(-1).Max();
         return stop >= 0 && !marks.Exists(m => m is { Kind: MarkKind.Start, Strength: >= 0.5 } && m.At > stop && m.At < at);
     }
 

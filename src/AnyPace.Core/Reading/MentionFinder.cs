@@ -250,7 +250,7 @@ public static class MentionFinder
     }
 
     private static bool OutOfPlace(Move move, string position) =>
-        position is "supine" or "prone" or "side-lying" or "all-fours" or "plank" or "seated" && move.Kit.IsEmpty && !move.IsStretch && move.Pattern != "breathing" && move.Positions.All(p => p == "standing") && !move.IsDone(position);
+        position is "supine" or "prone" or "side-lying" or "all-fours" or "plank" or "seated" && move.Kit.IsEmpty && !move.IsStretch && !move.IsBreathing && move.Positions.All(p => p == "standing") && !move.IsDone(position);
 
     internal static double Base(Role role) => role switch
     {

@@ -189,7 +189,7 @@ internal static class MentionWeights
                 continue;
             }
 
-            var midClass = (m.Move.Pattern == "breathing" || (m.Move.IsGentle && !m.Move.IsStretch && Clocked.Between(marks, m.At - JustBegun, m.At).Any(k => k is { Kind: MarkKind.Start, Strength: >= 1 }))) && m.At > opening * end && m.At < closing * end;
+            var midClass = (m.Move.IsBreathing || (m.Move.IsGentle && !m.Move.IsStretch && Clocked.Between(marks, m.At - JustBegun, m.At).Any(k => k is { Kind: MarkKind.Start, Strength: >= 1 }))) && m.At > opening * end && m.At < closing * end;
             var underway = midClass || Clocked.Between(mentions, m.At - MentionFinder.DescribesWithin - MentionStarts.AnnounceReach, m.At + 5).Any(o => !o.Weak && o.Weight >= MentionFinder.WeakWeight && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && !(m.Move.IsStretch && !o.Move.IsStretch && m.At > closing * end) && !(m.Move.IsGentle && MentionFinder.JustStopped(marks, o.EffectiveAt + 1, m.At)) && o.EffectiveAt > m.At - ((m.Move.IsGentle || o.Move.IsGentle) && (m.At < warmingUp * end || m.At > closing * end) ? MentionFinder.DescribesWithin : within) && o.At < m.At + 5);
 
             // Right after work is named, "breathe in through the nose" is how it is done; arms that swing while everyone walks belong to the walk.
@@ -197,7 +197,7 @@ internal static class MentionWeights
             // "Bring one arm across your chest and hug it in": a few words right after a whole description are the end of it.
             underway = underway
                 || (m.Length <= FewWords && Clocked.Between(mentions, m.At - WholeDescription, m.At).Any(o => o.Weak && o.Length > FewWords && o.Move.Id != m.Move.Id && o.Weight >= MentionFinder.WeakWeight && o.Role is Role.Doing or Role.Announced))
-                || (m.Move.Pattern == "breathing" && JustNamed(o => !o.IsGentle))
+                || (m.Move.IsBreathing && JustNamed(o => !o.IsGentle))
                 || (m.Move.Id == "arm-swing" && JustNamed(o => o.Pattern == "locomotion"))
                 || (m.Move.Id == "scapula-squeeze" && mentions.Exists(o => o.At < m.At && o.Weight >= 0.5 && o.Move.Pattern.StartsWith("pull", StringComparison.Ordinal)));
             mentions[i] = m with { Weight = underway ? 0.15 : m.Length > 1 && m.Weight > MentionFinder.VerbWeight * 1.5 ? DescribedWeight : m.Weight };

@@ -25,7 +25,8 @@ internal static partial class RoleReader
             return Role.Compared;
         }
 
-        if ((Alternative().IsMatch(before) && !Tag().IsMatch(before) && !NextUp().IsMatch(before)) || (!described && ((AlternativeAfter().IsMatch(after) && !ThisIs().IsMatch(before)) || (InsteadAfter().IsMatch(after) && If().IsMatch(before)))))
+        var next = NextUp().IsMatch(before);
+        if ((!next && Alternative().IsMatch(before) && !Tag().IsMatch(before)) || (!described && ((AlternativeAfter().IsMatch(after) && !ThisIs().IsMatch(before)) || (InsteadAfter().IsMatch(after) && If().IsMatch(before)))))
         {
             return Role.Alternative;
         }
@@ -40,7 +41,7 @@ internal static partial class RoleReader
             return Role.Alternative;
         }
 
-        if (!beforeOpening && (NextUp().IsMatch(before) || NextAfter().IsMatch(after)))
+        if (!beforeOpening && (next || NextAfter().IsMatch(after)))
         {
             return Role.Announced;
         }

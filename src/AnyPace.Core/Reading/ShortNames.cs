@@ -182,7 +182,7 @@ internal static class ShortNames
                 continue;
             }
 
-            if (next <= end + reach && AsSecond(raw[i + 1]).Select(second => Combination.Of(lexicon, speech, a.Hit.Move, end, second, next)).FirstOrDefault(m => m is not null) is { } move)
+            if (next <= end + reach && Combination.Of(lexicon, speech, a.Hit.Move, end, raw[i + 1].Hit.Move, next) is { } move)
             {
                 raw[i] = (new AliasHit(move, false, a.Hit.Words + raw[i + 1].Hit.Words), a.Token, next + raw[i + 1].Length - a.Token);
                 raw.RemoveAt(i + 1);
@@ -198,10 +198,6 @@ internal static class ShortNames
                 }
             }
         }
-
-        // A lone "press" is short for several moves; after a curl or a raise it is the one overhead.
-        IEnumerable<Move> AsSecond((AliasHit Hit, int Token, int Length) second) =>
-            second is { Hit.Weak: true, Length: 1 } && Combination.ShortPart(lexicon, speech.Tokens[second.Token].Stem) is { } part ? [second.Hit.Move, part] : [second.Hit.Move];
     }
 
     /// <summary>"Hold the chair, lunges": a thing to hold, though it is short for a move as well.</summary>

@@ -19,7 +19,7 @@ internal static partial class SideChanges
             var end = speech.TokenAt(match.Index + match.Length - 1);
             if (!ChangesNothing(speech, token, end, match.Groups["limb"].Success))
             {
-                yield return new Mark(MarkKind.SwitchSide, token, speech.At(speech.LastInOneBreath(token, end)), match.Groups["any"].Success ? AnythingStrength : 1);
+                yield return Change(speech, token, end, match.Groups["any"].Success ? AnythingStrength : 1);
             }
         }
 
@@ -42,24 +42,26 @@ internal static partial class SideChanges
             var side = match.Groups["side"].Value;
             if (StandsAlone(speech, token, end) && LastSide(speech, token) != side && !IsNotYet(speech, token))
             {
-                yield return new Mark(MarkKind.SwitchSide, token, speech.At(speech.LastInOneBreath(token, end)), AnythingStrength);
+                yield return Change(speech, token, end, AnythingStrength);
             }
         }
     }
 
+    private static Mark Change(Speech speech, int token, int end, double strength) => new(MarkKind.SwitchSide, token, speech.At(speech.LastInOneBreath(token, end)), strength);
+
     private static bool StandsAlone(Speech speech, int token, int end)
     {
         const double silence = 2;
-        var begins = token == 0 || speech.Tokens[token - 1].Stops || speech.Tokens[token - 1].Cue != speech.Tokens[token].Cue || speech.At(token) - speech.At(token - 1) > silence;
-        var ends = end + 1 >= speech.Tokens.Count || speech.Tokens[end].Stops || speech.Tokens[end + 1].Cue != speech.Tokens[end].Cue || speech.At(end + 1) - speech.At(end) > silence;
-        return begins && (ends || GoesOn().IsMatch(speech.After(end + 1, 2)));
+        return Parted(token - 1) && (Parted(end) || GoesOn().IsMatch(speech.After(end + 1, 2)));
+
+        bool Parted(int after) => after < 0 || after + 1 >= speech.Tokens.Count || speech.Tokens[after].Stops
+            || speech.Tokens[after + 1].Cue != speech.Tokens[after].Cue || speech.At(after + 1) - speech.At(after) > silence;
     }
 
     /// <summary>The side that was named last before a word, or null where none was for so long that it says nothing.</summary>
     private static string? LastSide(Speech speech, int token)
     {
-        const double forgotten = 150;
-        for (var t = token - 1; t >= 0 && speech.At(token) - speech.At(t) < forgotten; t--)
+        for (var t = token - 1; t >= 0 && speech.At(token) - speech.At(t) < SideTurns.Forgotten; t--)
         {
             if (speech.Tokens[t].Text is "left" || (speech.Tokens[t].Text is "right" && t + 1 < token && IsLimb(speech.Tokens[t + 1].Text)))
             {

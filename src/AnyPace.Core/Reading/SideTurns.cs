@@ -12,7 +12,7 @@ internal static class SideTurns
     private const double OneBreath = 6;
 
     /// <summary>Longer ago than this, in seconds, the side named before says nothing.</summary>
-    private const double Forgotten = 150;
+    internal const double Forgotten = 150;
 
     /// <summary>True for "other way" after a circle: the same leg draws it.</summary>
     public static bool IsOtherDirection(Mark mark, Move move) =>

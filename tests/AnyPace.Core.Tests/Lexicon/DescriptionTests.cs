@@ -9,7 +9,7 @@ public sealed class DescriptionTests
     public void What_coaches_describe_is_read_as_the_move_they_mean()
     {
         var wrong = new List<string>();
-        foreach (var line in File.ReadLines(Path.Combine(AppContext.BaseDirectory, "Lexicon", "descriptions.txt")).Where(l => l.Length > 0 && l[0] != '#'))
+        foreach (var line in Make.Lines("Lexicon", "descriptions.txt"))
         {
             var split = line.LastIndexOf(':');
             var timeline = Make.Read(

@@ -62,7 +62,7 @@ public sealed class LexiconTests
     public static TheoryData<string, string> Names()
     {
         var data = new TheoryData<string, string>();
-        foreach (var line in File.ReadLines(Path.Combine(AppContext.BaseDirectory, "Lexicon", "names.txt")).Where(l => l.Length > 0 && l[0] != '#'))
+        foreach (var line in Make.Lines("Lexicon", "names.txt"))
         {
             var parts = line.Split(": ");
             data.Add(parts[0], parts[1]);

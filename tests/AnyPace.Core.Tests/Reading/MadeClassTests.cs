@@ -5,11 +5,9 @@ public sealed class MadeClassTests
 {
     private const string FortyTwenty = "forty seconds of work and twenty seconds of rest";
 
-    private static IEnumerable<string> Lines(string file) => File.ReadLines(Path.Combine(AppContext.BaseDirectory, "Reading", file)).Where(l => l.Length > 0 && l[0] != '#');
+    public static TheoryData<string> Announced => [.. Make.Lines("Reading", "announced.txt")];
 
-    public static TheoryData<string> Announced => [.. Lines("announced.txt")];
-
-    public static TheoryData<string> TalkedOf => [.. Lines("talkedof.txt")];
+    public static TheoryData<string> TalkedOf => [.. Make.Lines("Reading", "talkedof.txt")];
 
     /// <summary>A line holds words with their times from the start of the bout: "-10: next up X|0: go".</summary>
     [Theory]

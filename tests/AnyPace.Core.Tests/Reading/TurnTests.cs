@@ -5,11 +5,9 @@ namespace AnyPace.Core.Tests.ReadingTests;
 /// <summary>Where within a move something begins: its other side, and its first repetition after a set-up.</summary>
 public sealed class TurnTests
 {
-    private static IEnumerable<string> Lines(string file) => File.ReadLines(Path.Combine(AppContext.BaseDirectory, "Reading", file)).Where(l => l.Length > 0 && l[0] != '#');
+    public static TheoryData<string> Turns => [.. Make.Lines("Reading", "turns.txt")];
 
-    public static TheoryData<string> Turns => [.. Lines("turns.txt")];
-
-    public static TheoryData<string> Firsts => [.. Lines("firsts.txt")];
+    public static TheoryData<string> Firsts => [.. Make.Lines("Reading", "firsts.txt")];
 
     [Theory]
     [MemberData(nameof(Turns))]
