@@ -17,6 +17,7 @@ public sealed class DescriptionIndex
 
     private const char NameMark = '!';
 
+    /// <summary>For each word the descriptions with it, and which of all ideas it is there.</summary>
     private readonly Dictionary<string, List<(int Description, int Idea)>> _byWord = [];
 
     private readonly List<Description> _descriptions = [];
@@ -41,7 +42,6 @@ public sealed class DescriptionIndex
                 }
 
                 index._descriptions.Add(new Description(move, text[0] == NameMark, index._ideas, ideas.Length));
-                index._ideas += ideas.Length;
                 for (var i = 0; i < ideas.Length; i++)
                 {
                     foreach (var word in ideas[i].Split('/').Select(WordStem.Of).Distinct())
@@ -51,9 +51,11 @@ public sealed class DescriptionIndex
                             index._byWord[word] = list = [];
                         }
 
-                        list.Add((index._descriptions.Count - 1, i));
+                        list.Add((index._descriptions.Count - 1, index._ideas + i));
                     }
                 }
+
+                index._ideas += ideas.Length;
             }
         }
 
@@ -67,23 +69,32 @@ public sealed class DescriptionIndex
         var hits = new List<DescribedHit>();
         var all = new int[_ideas];
         Array.Fill(all, -1);
+
+        // How many ideas of each description were not said yet: most never come to none, and no more need be asked of them.
+        var lacks = _descriptions.Select(d => d.Ideas).ToArray();
         var descriptions = CollectionsMarshal.AsSpan(_descriptions);
         for (var t = 0; t < stems.Count; t++)
         {
             if (_byWord.TryGetValue(stems[t], out var ideas))
             {
-                foreach (var (number, idea) in ideas)
+                foreach (var (number, idea) in CollectionsMarshal.AsSpan(ideas))
                 {
+                    // The word that was the only one for its idea so far stays; a later one brings the ideas closer together.
+                    lacks[number] -= all[idea] < 0 ? 1 : 0;
+                    all[idea] = t;
+                    if (lacks[number] > 0)
+                    {
+                        continue;
+                    }
+
                     ref readonly var description = ref descriptions[number];
                     var seen = all.AsSpan(description.First, description.Ideas);
-
-                    // The word that was the only one for its idea so far stays; a later one brings the ideas closer together.
-                    seen[idea] = t;
                     var from = First(seen);
-                    if (from >= 0 && t - from < SpareWords + (WordsAnIdea * description.Ideas) && AllDiffer(seen) && together?.Invoke(from, t) != false)
+                    if (t - from < SpareWords + (WordsAnIdea * description.Ideas) && AllDiffer(seen) && together?.Invoke(from, t) != false)
                     {
                         hits.Add(new DescribedHit(description.Move, description.Names, from, t - from + 1, [.. seen]));
                         seen.Fill(-1);
+                        lacks[number] = description.Ideas;
                     }
                 }
             }

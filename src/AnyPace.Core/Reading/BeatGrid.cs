@@ -33,10 +33,21 @@ internal sealed class BeatGrid
     {
         (_votes, _firstStart, _work, _rest) = (votes, firstStart, work, rest);
         _phases = [.. votes.Select(v => Into(v.At, 0))];
-        _alike = [.. votes.Select((v, i) => Around(v.At, 2 * Reach)
-            .Select(other => (other, Apart(_phases[other], _phases[i])))
-            .Where(o => Math.Abs(o.Item2) <= Tolerance)
-            .ToArray())];
+        _alike = [.. votes.Select((v, i) => Alike(i, Around(v.At, 2 * Reach)))];
+    }
+
+    private (int Vote, double Off)[] Alike(int vote, (int First, int End) around)
+    {
+        var alike = new List<(int, double)>();
+        for (var other = around.First; other < around.End; other++)
+        {
+            if (Apart(_phases[other], _phases[vote]) is var off && Math.Abs(off) <= Tolerance)
+            {
+                alike.Add((other, off));
+            }
+        }
+
+        return [.. alike];
     }
 
     private double Period => _work + _rest;
@@ -91,23 +102,29 @@ internal sealed class BeatGrid
     /// <summary>The moment within one period at which bouts begin around here, by the votes near by.</summary>
     private double? PhaseAt(double at)
     {
-        var near = Around(at, Reach);
-        if (near.Count == 0)
+        var (first, end) = Around(at, Reach);
+        if (first == end)
         {
             return null;
         }
 
-        var weights = near.Select(i => _votes[i].Strength / (1 + (0.35 * (Math.Abs(_votes[i].At - at) / Period)))).ToArray();
+        // Plain loops: this is asked for most names of a timed class.
+        Span<double> weights = end - first <= 256 ? stackalloc double[end - first] : new double[end - first];
+        for (var i = first; i < end; i++)
+        {
+            weights[i - first] = _votes[i].Strength / (1 + (0.35 * (Math.Abs(_votes[i].At - at) / Period)));
+        }
+
         var best = (Phase: 0.0, Sum: 0.0);
-        foreach (var vote in near)
+        for (var vote = first; vote < end; vote++)
         {
             var (sum, shift) = (0.0, 0.0);
             foreach (var (other, off) in _alike[vote])
             {
-                if (other >= near[0] && other <= near[^1])
+                if (other >= first && other < end)
                 {
-                    sum += weights[other - near[0]];
-                    shift += off * weights[other - near[0]];
+                    sum += weights[other - first];
+                    shift += off * weights[other - first];
                 }
             }
 
@@ -117,20 +134,26 @@ internal sealed class BeatGrid
             }
         }
 
-        var against = near.Where(i => Math.Abs(Apart(_phases[i], best.Phase)) > 2 * Tolerance).Sum(i => weights[i - near[0]]);
+        var against = 0.0;
+        for (var i = first; i < end; i++)
+        {
+            against += Math.Abs(Apart(_phases[i], best.Phase)) > 2 * Tolerance ? weights[i - first] : 0;
+        }
+
         return best.Sum >= Needed && best.Sum > against ? best.Phase : null;
     }
 
-    /// <summary>The votes that lie within so many periods of a moment.</summary>
-    private List<int> Around(double at, double periods)
+    /// <summary>The votes that lie within so many periods of a moment: the first of them, and the first after them.</summary>
+    private (int First, int End) Around(double at, double periods)
     {
-        var around = new List<int>();
-        for (var i = Clocked.From(_votes, at - (periods * Period), static v => v.At); i < _votes.Count && _votes[i].At <= at + (periods * Period); i++)
+        var first = Clocked.From(_votes, at - (periods * Period), static v => v.At);
+        var end = first;
+        while (end < _votes.Count && _votes[end].At <= at + (periods * Period))
         {
-            around.Add(i);
+            end++;
         }
 
-        return around;
+        return (first, end);
     }
 
     private double Into(double at, double phase)

@@ -10,48 +10,56 @@ internal static partial class RoleReader
     /// <param name="described">True for a move that is described and not named: an "if you can" after it is how far to go, not whether, and "from the hips" no look back.</param>
     public static Role Of(Speech speech, int token, int length, bool gentle, bool beforeOpening, bool described = false)
     {
-        var before = speech.Before(token, 8);
-        var after = speech.After(token + length, 7);
-        if (Correction().IsMatch(after) || NegativeAfter().IsMatch(after) || (Negative().IsMatch(before) && !NotOnly().IsMatch(before)))
+        const int wordsBefore = 8;
+        const int wordsAfter = 7;
+        var before = new Beside(speech, token - wordsBefore, token, speech.Before(token, wordsBefore));
+        var after = new Beside(speech, token + length, token + length + 1, speech.After(token + length, wordsAfter));
+        if (Correction().IsMatch(after.Text) || after.Holds(NegativeAfter()) || (before.Holds(Negative()) && !before.Holds(NotOnly())))
         {
             return Role.Negated;
         }
 
         // "Stay in that squat position": a shape that another move has.
         if ((!gentle && token + length < speech.Tokens.Count && speech.Tokens[token + length].Text is "position" or "stance" or "shape")
-            || (Comparison().IsMatch(before) && !WouldLike().IsMatch(before) && !(described && (Adds().IsMatch(before) || Keeps().IsMatch(before))))
-            || AsYouGo().IsMatch(after) || (gentle && speech.Tokens[token].Text is "arm" or "arms" && LetThe().IsMatch(before)))
+            || (before.Holds(Comparison()) && !WouldLike().IsMatch(before.Text) && !(described && (before.Holds(Adds()) || before.Holds(Keeps()))))
+            || after.Holds(AsYouGo()) || (gentle && speech.Tokens[token].Text is "arm" or "arms" && before.Holds(LetThe())))
         {
             return Role.Compared;
         }
 
-        var next = NextUp().IsMatch(before);
-        if ((!next && Alternative().IsMatch(before) && !Tag().IsMatch(before)) || (!described && ((AlternativeAfter().IsMatch(after) && !ThisIs().IsMatch(before)) || (InsteadAfter().IsMatch(after) && If().IsMatch(before)))))
+        var next = before.Holds(NextUp());
+        if ((!next && before.Holds(Alternative()) && !before.Holds(Tag())) || (!described && ((AlternativeAfter().IsMatch(after.Text) && !before.Holds(ThisIs())) || (before.Holds(If()) && InsteadAfter().IsMatch(after.Text)))))
         {
             return Role.Alternative;
         }
 
-        if ((!described && (Past().IsMatch(before) || PastAfter().IsMatch(after) || SpokenOf().IsMatch(before) || SpokenOfAfter().IsMatch(after))) || IsTold(before, after))
+        if ((!described && (before.Holds(Past()) || after.Holds(PastAfter()) || before.Holds(SpokenOf()) || after.Holds(SpokenOfAfter()))) || IsTold(before.Text, after.Text))
         {
             return Role.Past;
         }
 
-        if (OtherPerson().IsMatch(before) || speech.Others.Does(token))
+        if (OtherPerson().IsMatch(before.Text) || speech.Others.Does(token))
         {
             return Role.Alternative;
         }
 
-        if (!beforeOpening && (next || NextAfter().IsMatch(after)))
+        if (!beforeOpening && (next || after.Holds(NextAfter())))
         {
             return Role.Announced;
         }
 
-        if (beforeOpening || (Later().IsMatch(before) && (gentle || token < Late * speech.Tokens.Count || !Finishes().IsMatch(before))) || LaterAfter().IsMatch(after))
+        if (beforeOpening || (before.Holds(Later()) && (gentle || token < Late * speech.Tokens.Count || !before.Holds(Finishes()))) || after.Holds(LaterAfter()))
         {
             return Role.Previewed;
         }
 
-        return Announce().IsMatch(before) || AnnounceAfter().IsMatch(after) ? Role.Announced : Role.Doing;
+        return before.Holds(Announce()) || after.Holds(AnnounceAfter()) ? Role.Announced : Role.Doing;
+    }
+
+    /// <summary>Words beside a name, of which is asked what they hold: phrases that none of them can begin are not tried.</summary>
+    private readonly record struct Beside(Speech Speech, int From, int To, string Text)
+    {
+        public bool Holds(Regex phrase) => Text.Length > 0 && Speech.MayBegin(phrase, From, To) && phrase.IsMatch(Text);
     }
 
     /// <summary>"I broke my wrist skating when I was a kid", "my son plays": told of other days or other people.</summary>
@@ -233,7 +241,7 @@ internal static partial class RoleReader
     private static partial Regex OtherPerson();
 
     /// <summary>"Take the band off if you like": said after what may be done, it is not of the next name.</summary>
-    [GeneratedRegex(@"\b(\w+ ){3,}if (you (like|need|fancy|can|need to|like to|want to)( (slowly|gently|then|now|so|okay|next))*|(you|your|the|it|that)( [\w']+){1,5} and( (now|then))?)$|\bif you have any questions\b|\b(\w+ ){3,}(?<!\b(and|or|but|so|then) )if you (need|like|want|fancy|prefer) (it|1|that|them|support|help)( [\w']+){0,6}$", Options)]
+    [GeneratedRegex(@"\b(\w+ ){3,}if (you (like|need|fancy|can|need to|like to|want to)( (slowly|gently|then|now|so|okay|next))*|(you|your|the|it|that)( [\w']+){1,5} and( (now|then))?)$|\bif you have any questions\b|(?<=\b\w+ \w+ \w+ )(?<!\b(and|or|but|so|then) )if you (need|like|want|fancy|prefer) (it|1|that|them|support|help)( [\w']+){0,6}$", Options)]
     private static partial Regex Tag();
 
     [GeneratedRegex(@"^(?!(step|take|drop|do|just|keep|hold|use|go|you|we|walk|bend|slow|make|modify|no|low|come|stay) )((?!knees?\b|hands?\b)[\w']+ ){0,2}(instead|(?<!as )if (you(?! (need( to)?( take)? (a|some) (quick |little |short )?(break|rest|breather|water|pause|moment|minute|second)|feel (dizzy|faint|sick|any|pain|anything)|get (tired|dizzy|lost|stuck)|miss|missed|can (see|hear)|lose|lost|watch|think|know|ask|were|just|follow|join))|that|it|this)|is (also )?(fine|an option|a great option|okay|ok|perfect|good too)|(as )?(an )?option|works too|for (a )?beginners|as well if)\b", Options)]
@@ -269,7 +277,7 @@ internal static partial class RoleReader
     private static partial Regex Later();
 
     /// <summary>"People ask me about", "these work the same muscles as": a move is talked of, not done.</summary>
-    [GeneratedRegex(@"\b(same muscles as|(strength|power|mobility|balance)( (that )?(you|we|you'll|we'll) (need|want|use))? for|(better|stronger|worse) at|\w+ beats|(confus|mistak|mix)\w*( [\w']+)? (this|it|that|these|them) (with|for|up with)|hop(e|ing|ed) for|think|why (we|i|you|they) (never|don't|always|hardly ever) (do|did)|(you'll|you|you already|probably|might) know|(ask|asks|asked|asking|talk|talks|talking|video|videos|email|emails|question|questions|message|messages)( me| us)? (about|on)|(someone|somebody|people|everyone|everybody|comments?|he|she|they|who) (said|says|call|calls|hate|hates|love|loves)|(we've|you've|i've|we have|you have) (already )?done|think(ing)? back to|(yesterday|last (week|night|time|year))( (i|we|you|she|he|they|my|[\w']+ed|did|had|was|made)){1,3}|of (them|which|those) (has|have|had|is|are)|(save|saving|keep|leave)( [\w']+){0,2} (energy|something|enough|juice|strength) (left )?for)( (a|an|the|those|these|our|all|some|your|that|hundred|\d+))*$", Options)]
+    [GeneratedRegex(@"\b(same muscles as|(strength|power|mobility|balance)( (that )?(you|we|you'll|we'll) (need|want|use))? for|(better|stronger|worse) at|(?<=\w )beats|(confus|mistak|mix)\w*( [\w']+)? (this|it|that|these|them) (with|for|up with)|hop(e|ing|ed) for|think|why (we|i|you|they) (never|don't|always|hardly ever) (do|did)|(you'll|you|you already|probably|might) know|(ask|asks|asked|asking|talk|talks|talking|video|videos|email|emails|question|questions|message|messages)( me| us)? (about|on)|(someone|somebody|people|everyone|everybody|comments?|he|she|they|who) (said|says|call|calls|hate|hates|love|loves)|(we've|you've|i've|we have|you have) (already )?done|think(ing)? back to|(yesterday|last (week|night|time|year))( (i|we|you|she|he|they|my|[\w']+ed|did|had|was|made)){1,3}|of (them|which|those) (has|have|had|is|are)|(save|saving|keep|leave)( [\w']+){0,2} (energy|something|enough|juice|strength) (left )?for)( (a|an|the|those|these|our|all|some|your|that|hundred|\d+))*$", Options)]
     private static partial Regex SpokenOf();
 
     /// <summary>"Lunges are like liver", "the rows will feel easy after this".</summary>
