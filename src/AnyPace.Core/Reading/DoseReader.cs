@@ -45,7 +45,8 @@ public static partial class DoseReader
     public static SaidDose Read(Speech speech)
     {
         var evidence = new List<Evidence>();
-        var lengths = DurationFinder.Find(speech);
+        var between = speech.First(RoundRest());
+        var lengths = WithoutRoundRest(speech, DurationFinder.Find(speech), between);
         var asMany = speech.Find(AsMany()).Any();
         var beats = Beats(speech, lengths, asMany, evidence);
         var tabata = speech.First(Tabata()) is { Success: true } t && Note(speech, t, evidence);
@@ -64,17 +65,29 @@ public static partial class DoseReader
             beats.Add(new SaidBeat(0, 20, 10));
         }
 
-        var rounds = Counted(speech, speech.Find(Rounds()), evidence) ?? Counted(speech, speech.Find(Circuits()), evidence) ?? Means(speech, TwiceSaid(), 2, evidence) ?? EarlyTimes(speech, evidence) ?? Means(speech, OnceSaid(), 1, evidence) ?? Highest(speech, RoundNumber(), LastRound(), evidence);
+        var rounds = Counted(speech, speech.Find(Rounds()), evidence) ?? Counted(speech, speech.Find(Circuits()), evidence) ?? Counted(speech, speech.Find(OfThem()), evidence) ?? MoreTimes(speech, evidence) ?? Means(speech, TwiceSaid(), 2, evidence) ?? EarlyTimes(speech, evidence) ?? Means(speech, OnceSaid(), 1, evidence) ?? Highest(speech, RoundNumber(), LastRound(), evidence);
         var sets = Counted(speech, speech.Find(Sets()), evidence) ?? Means(speech, EachTwiceSaid(), 2, evidence) ?? Highest(speech, SetNumber(), LastSet(), evidence);
         var moves = Counted(speech, speech.Find(MovesPerRound()), evidence);
         var reps = Counted(speech, Reps().Matches(speech.Text), evidence);
-        var roundRest = First(speech, RoundRest(), evidence);
+        double? roundRest = between.Success && Note(speech, between, evidence) ? Length(between, "w") : null;
         var supersets = speech.First(Superset()) is { Success: true } s && Note(speech, s, evidence);
         var ladder = speech.First(Ladder()) is { Success: true } l && Note(speech, l, evidence);
         return new SaidDose(
             beats.Count > 0 ? beats[0].Work : null, beats.Count > 0 ? beats[0].Rest : null, rounds is { High: <= 20 } ? rounds : null,
             sets?.High, moves is { High: >= 2 } ? moves?.High : null, roundRest, reps, tabata, supersets, ladder,
             asMany, beats, evidence);
+    }
+
+    /// <summary>"Six moves for forty seconds each, then a minute's rest and we repeat": what is between rounds is no rest between moves.</summary>
+    private static IReadOnlyList<Duration> WithoutRoundRest(Speech speech, IReadOnlyList<Duration> lengths, Match between)
+    {
+        if (!between.Success)
+        {
+            return lengths;
+        }
+
+        var (first, last) = (speech.TokenAt(between.Index), speech.TokenAt(between.Index + between.Length - 1));
+        return [.. lengths.Where(l => l.Token < first || l.Token > last)];
     }
 
     /// <summary>Every work length with the rest that is said soon after it.</summary>
@@ -113,6 +126,13 @@ public static partial class DoseReader
 
             var rest = lengths.Skip(i + 1).TakeWhile(l => l.Token - token <= (kind == DurationKind.Work ? soon : rightAfter) && l.Kind != DurationKind.Work)
                 .FirstOrDefault(l => l.Kind == DurationKind.Rest);
+            if (rest.Seconds < ShortestRest && kind == DurationKind.Work && i > 0 && lengths[i - 1].Kind == DurationKind.Rest && token - lengths[i - 1].Token < rightAfter
+                && !(i > 1 && lengths[i - 2].Kind is DurationKind.Work or DurationKind.Unclear && lengths[i - 1].Token - lengths[i - 2].Token <= soon))
+            {
+                // "Twenty seconds rest, forty seconds work".
+                rest = lengths[i - 1];
+            }
+
             if (rest.Seconds >= ShortestRest)
             {
                 Add(token, work, rest.Seconds);
@@ -152,6 +172,13 @@ public static partial class DoseReader
         return match.Success && Note(speech, match, evidence) ? CountRange.Of(match.Groups["n"].Success ? match.Groups["n"].Value[0] - '0' : times) : null;
     }
 
+    /// <summary>"We do that whole thing two more times": once more than that.</summary>
+    private static CountRange? MoreTimes(Speech speech, List<Evidence> evidence)
+    {
+        var match = speech.First(WholeMoreTimes());
+        return match.Success && Note(speech, match, evidence) ? CountRange.Of(match.Groups["n"].Value[0] - '0' + 1) : null;
+    }
+
     /// <summary>"Twenty seconds on, ten off, eight times"; later in the class it is said of one block.</summary>
     private static CountRange? EarlyTimes(Speech speech, List<Evidence> evidence)
     {
@@ -182,18 +209,6 @@ public static partial class DoseReader
         var token = speech.TokenAt(match.Index);
         evidence.Add(new Evidence(new Seconds(Math.Round(speech.At(token), 1)), match.Value));
         return true;
-    }
-
-    private static double? First(Speech speech, Regex regex, List<Evidence> evidence)
-    {
-        var match = speech.First(regex);
-        if (!match.Success)
-        {
-            return null;
-        }
-
-        Note(speech, match, evidence);
-        return Length(match, "w");
     }
 
     /// <summary>Seconds of a length group; its unit is in the group of the same name with a "u".</summary>
@@ -229,7 +244,7 @@ public static partial class DoseReader
         var high = match.Groups["m"].Success ? int.Parse(match.Groups["m"].Value, CultureInfo.InvariantCulture) : low;
 
         // "Ten twelve reps" is a range; "exercise six, twelve reps" are two numbers.
-        if (high != low && !match.Value.Contains(" to ", StringComparison.Ordinal) && !match.Value.Contains(" or ", StringComparison.Ordinal) && high - low is < 1 or > 5)
+        if (high != low && !match.Value.Contains(" to ", StringComparison.Ordinal) && !match.Value.Contains(" or ", StringComparison.Ordinal) && !match.Value.Contains(" and ", StringComparison.Ordinal) && high - low is < 1 or > 5)
         {
             low = high;
         }
@@ -239,27 +254,34 @@ public static partial class DoseReader
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\G\b(?<w>\d{2}) ?(/|by|and )?(?<r>\d{2}) (split|format|intervals?|work to rest|style|protocol)\b", Options)]
+    [GeneratedRegex(@"\G\b(?<w>\d{2}) ?(/|by|and )?(?<r>\d{2}) (split|format|intervals?|work to rest|style|protocol|today|(x|times) \d)\b", Options)]
     private static partial Regex Split();
 
     /// <summary>Two bare numbers after words that announce them: "it's going to be 45 15", "my timer is set to 40 and 20".</summary>
-    [GeneratedRegex(@"\G\b(going to be|timer( is)?( set)?( to| for| at| on)|intervals? (is|are|of)|format is|(it's|its|a|this is a|classic|good old|simple|usual|standard)( (a|classic|good old|simple|usual|standard|the))*|(do|doing|today is)( a)?) (?<w>[2-9][05]) ?(/|by|and )?(?<r>[1-6]?[05])\b(?! (seconds?|minutes?|reps?|pounds?|kilos?|of|more|to))", Options)]
+    [GeneratedRegex(@"\G\b(going to be|timer( is)?( set)?( to| for| at| on)|intervals? (is|are|of)|(format|timing)( is| today)?|(it's|its|a|this is a|classic|good old|simple|usual|standard)( (a|classic|good old|simple|usual|standard|the))*|(do|doing|today is)( a)?|(moves|exercises|stations)( at| on)?) (?<w>[2-9][05]) ?(/|by|and )?(?<r>[1-6]?[05])\b(?! (seconds?|minutes?|reps?|pounds?|kilos?|of|more|to))", Options)]
     private static partial Regex SplitSaid();
 
     [GeneratedRegex(@"\b((no|without|zero|0|any) (rest|break|breaks|rests|stopping|recovery|pauses?)|straight (in ?to|on to|onto) the next|back to back|1 after (the other|another)|(roll|flow|go|move)(ing)? (straight |right )?(from 1 )?(in ?)?to the next)\b", Options)]
     private static partial Regex NoRest();
 
-    [GeneratedRegex(@"\G(?:\b(?<w>\d{1,3}|a|1)? ?(?<wu>seconds?|minutes?) ?(of )?(rest|break|off)? ?((in )?between (the )?(rounds?|sets|circuits?|blocks?)|((at|when|once|after) ){1,2}(the end of |we finish |you finish |you've done )?(each|every|the|a|that) (round|circuit|block)\b)|\bthen (a|1|(?<w>\d{1,3})) (?<wu>seconds?|minutes?) (of )?(rest|break|off|breather|recovery)? ?(and|before|then) (we |you )?(do|go|repeat|start|run)\b|\btake (a|1)? ?(?<w>)(?<wu>minute) (between|after each) round)", Options)]
+    [GeneratedRegex(@"\G(?:\b(?<w>\d{1,3}|a|1)? ?(?<wu>seconds?|minutes?) ?(of )?(rest|break|off)? ?((in )?between (the )?(rounds?|sets|circuits?|blocks?)|((at|when|once|after) ){1,2}(the end of |we finish |you finish |you've done )?(each|every|the|a|that) (round|circuit|block)\b)|\bthen (you |we |you'll |we'll )?(get |have |take )?(a )?(a|1|(?<w>\d{1,3})) (?<wu>seconds?|minutes?) (of )?(rest|break|off|breather|recovery)? ?(and|before|then) (we |you )?(do|go|repeat|start|run)\b|\btake (a|1)? ?(?<w>)(?<wu>minute) (between|after each) round)", Options)]
     private static partial Regex RoundRest();
 
-    [GeneratedRegex(@"\G(?:(?<!\banother )\b(?<n>\d{1,2})( to | or |-| )?(?<m>\d{1,2})? (total |full |more |complete |whole )?(rounds|times (through|round|around|over)|laps|lots(?! of)|of (those|these|the) (rounds|circuits))\b(?! of \d+ minutes at)|\b(there's|there are) (?<n>\d{1,2}) of (those|them|these)\b(?! (left|to go|more|blocks?|tabatas?))|\b(?<n>\d) round (workout|circuit|class|session)\b|\bround (number )?\d of (?<n>\d)\b|\b(round|circuit)( (?!\d)[\w']+| \d+ (minutes|seconds)){0,6} (we do|we'll do|do|doing|there are|we've got) (?<n>\d) of (them|those)\b|\b(the (whole |entire )?(list|sequence|series|lot|flow|circuit)|both( exercises| moves)?|(all|these) \d( exercises| moves)?) (?<n>\d)( to | or )?(?<m>\d)? times\b|\b(through|circuit|repeat(ed|ing)?( it| this| that| them| everything| the (whole|entire|full) (thing|sequence|circuit|lot|workout|block|routine|round))?|do (it|this|that|them|everything|the whole thing)( all)?|(go|going) (a?round|through)( (it|this|that|them|these|each \w+|everything|the whole \w+))?|we do|(do|perform|complete|repeat) each \w+)( [\w']+)? (?<n>\d)( to | or )?(?<m>\d)? times\b(?! (a|per|each|every) (week|day|month)))", Options)]
+    [GeneratedRegex(@"\G(?:\brounds (is|are) (?<n>\d{1,2})\b|\b(?<n>\d{1,2}) times \d{2} (seconds|on)\b|(?<!\b(another|rest is|work is) )\b(?<n>\d{1,2})( to | or |-| )?(?<m>\d{1,2})? (total |full |more |complete |whole )?(rounds|times (through|round|around|over)|laps|lots(?! of)|of (those|these|the) (rounds|circuits))\b(?! of \d+ minutes at)|\b(?<n>\d{1,2}) [1-5] minute rounds\b|\b(?<n>\d) round (workout|circuit|class|session)\b|\bround (number )?\d of (?<n>\d)\b|\b(round|circuit)( (?!\d)[\w']+| \d+ (minutes|seconds)){0,6} (we do|we'll do|do|doing|there are|we've got) (?<n>\d) of (them|those)\b|\b(the (whole |entire )?(list|sequence|series|lot|flow|circuit)|both( exercises| moves)?|(all|these) \d( exercises| moves)?) (?<n>\d)( to | or )?(?<m>\d)? times\b|\b(back and forth|alternat(e|ing)( between)?( the 2| them| these)?) (for )?(?<n>\d)( to | or )?(?<m>\d)? (times|rounds)\b|\b(through|circuit|repeat(ed|ing)?( it| this| that| them| everything| the (whole|entire|full) (thing|sequence|circuit|lot|workout|block|routine|round))?|do (it|this|that|them|everything|the whole thing)( all)?|(go|going) (a?round|through)( (it|this|that|them|these|each \w+|everything|the whole \w+))?|we do|(do|perform|complete|repeat) each \w+)( [\w']+)? (?<n>\d)( to | or )?(?<m>\d)? times\b(?! (a|per|each|every) (week|day|month)))", Options)]
     private static partial Regex Rounds();
 
-    [GeneratedRegex(@"\G\b(twice (through|over|round|around)|(through|do|repeat|goes?|going|round|it all|thing|them|that|this|it|everything|circuit|lot|set|sequence|each|all|moves|exercises) twice|2 times|2 times through|(a second|another|1 more) time (through|round|around)|(do|go through|run|repeat) (it|that|this|them|everything|the (whole|entire) (thing|circuit|lot|round))( all)? (over )?again(?! (tomorrow|soon|next|another day|on (monday|tuesday|wednesday|thursday|friday|saturday|sunday)))|(go|going|do|doing|run|come) (back )?(through )?(it|this|that|them|everything|the whole \w+)( all)?( again)? (a second|another|1 more) time|(go|come) (back )?(a?round|through) (it )?again|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once))\b", Options)]
+    /// <summary>"There are four of them", of rounds as a rule.</summary>
+    [GeneratedRegex(@"\G\b(there's|there are) (?<n>\d{1,2}) of (those|them|these)\b(?! (left|to go|more|blocks?|tabatas?))", Options)]
+    private static partial Regex OfThem();
+
+    [GeneratedRegex(@"\G\b(twice (through|over|round|around)|(through|do|repeat|goes?|going|round|it all|thing|them|that|this|it|everything|circuit|lot|set|sequence|each|all|moves|exercises) twice|2 times|2 times through|(a second|another|1 more) time (through|round|around)|(do|go through|run|repeat) (it|that|this|them|everything|the (whole|entire) (thing|circuit|lot|round))( all)? (over )?again(?! (tomorrow|soon|next|another day|on (monday|tuesday|wednesday|thursday|friday|saturday|sunday)))|(go|going|do|doing|run|come) (back )?(through )?(it|this|that|them|everything|the whole \w+)( all)?( again)? (a second|another|1 more) time|(go|come) (back )?(a?round|through) (it )?again|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once)|(and|then) (we|we'll|we're going to|we're gonna|you|you'll) repeat (it all|all of (it|that|them)|everything|the (whole|entire|full) (thing|circuit|round|lot|block|sequence))\b(?! (\d|twice|until|for|as|on (the|this|your)))|(rest|recovery|off) (and |then )+(we|we'll|you|you'll) go again|(pair|superset|pairing)( (gets?|is|are|we|do|done|you))* twice)\b", Options)]
     private static partial Regex TwiceSaid();
 
-    [GeneratedRegex(@"\G\b(rest|off|recovery)( (and|then|we|do|repeat|repeated|it|that|all|of))* (?<n>\d{1,2}) (times|rounds)\b(?! (a|per) week)", Options)]
+    [GeneratedRegex(@"\G\b((rest|off|recovery)( (and|then|we|do|repeat|repeated|it|that|all|of))* (?<n>\d{1,2}) (times|rounds)\b(?! (a|per) week)|(rest|off|on|recovery|exercises|moves|stations|thing|lot) times (?<n>[2-9])\b)", Options)]
     private static partial Regex TimesAfterRest();
+
+    [GeneratedRegex(@"\G\b(do|repeat|run|go|going|doing)( back)?( through)? (that|it|this|the|all of that|all that|everything)( (whole|entire|full))?( (thing|circuit|round|lot|sequence|set))?( through)?( again)? (?<n>[1-4]) more times?\b(?<=\b(whole|entire|full|circuit|round|lot|sequence|everything|all)\b.*)", Options)]
+    private static partial Regex WholeMoreTimes();
 
     [GeneratedRegex(@"\G\b(round|circuit|lap) (number )?(?<n>[2-9])\b(?! (seconds?|minutes?|reps?|of \w+s\b))", Options)]
     private static partial Regex RoundNumber();
@@ -273,7 +295,7 @@ public static partial class DoseReader
     [GeneratedRegex(@"\G(?<!\b(super|tri|giant) )\bset (number )?(?<n>[2-6])\b(?! (seconds?|minutes?|reps?|of \w+s\b))", Options)]
     private static partial Regex SetNumber();
 
-    [GeneratedRegex(@"\G\b(no repeats?|(never|not) repeat(ing|ed)? (a|any|an|the same) (move|exercise|movement)|(each|every) (move|exercise|movement|1)( is| gets| just| only)*( done| going)?( just| only)* once\b(?! more| again)|just (the )?(1 round|once through)|only 1 round)\b", Options)]
+    [GeneratedRegex(@"\G\b(no repeats?|(never|not) repeat(ing|ed)? (a|any|an|the same) (move|exercise|movement)|(each|every) (move|exercise|movement|1)( is| gets| just| only)*( done| going)?( just| only)* once\b(?! more| again)|just (the )?(1 round|once through)|only 1 round|(only|just) (doing|going through|do|go through|running) (it|them|this|that|these|each|everything)( all)?( through)? (the )?(once|1 time))\b", Options)]
     private static partial Regex OnceSaid();
 
     /// <summary>"Each move twice before we go on".</summary>
@@ -293,7 +315,7 @@ public static partial class DoseReader
     [GeneratedRegex(@"\G(?:\b(?<n>\d{1,2})( (?!\d|rounds|reps?|seconds?|minutes?|sets|more|of|times|to|or|on|off|each|for|and|weeks?|days?)[\w']+){0,2} (exercises|moves|movements|stations|positions)\b|\bcircuits? of (?<n>\d{1,2})\b(?! (minutes?|seconds?|rounds?)))", Options)]
     private static partial Regex MovesPerRound();
 
-    [GeneratedRegex(@"\b(?<n>\d{1,3})( to | or |-| )?(?<m>\d{1,3})? (reps?|repetitions?|of each|of (everything|every \w+)|on each|each (side|leg|way|arm)|per (side|leg|arm|exercise|move)|times each|on each side|on (the|your) (right|left)|a side)\b|\bsets of (?<n>\d{1,3})( to )?(?<m>\d{1,3})?\b", Options)]
+    [GeneratedRegex(@"\bbetween (?<n>\d{1,3}) and (?<m>\d{1,3}) (reps?|repetitions?)\b|\beach( of (these|those|them))?( moves?| exercises?| 1)? (?<n>\d{2}) times\b|\b(?<n>\d{1,3})( to | or |-| )?(?<m>\d{1,3})? (reps?|repetitions?|of each|of (everything|every \w+)|of the (first|second) (1|move|exercise)|on each|each (side|leg|way|arm)|per (side|leg|arm|exercise|move)|times each|on each side|on (the|your) (right|left)|a side)\b|\bsets of (?<n>\d{1,3})( to )?(?<m>\d{1,3})?\b", Options)]
     private static partial Regex Reps();
 
     /// <summary>How many of the move at hand: "twenty of these", "do ten then switch".</summary>
@@ -301,15 +323,15 @@ public static partial class DoseReader
     private static partial Regex RepsOfThis();
 
     /// <summary>A new move begins with each minute; what is left of the minute is rest.</summary>
-    [GeneratedRegex(@"\G\b(emoms?|e mom|every minute on the minute|on the minute every minute)\b", Options)]
+    [GeneratedRegex(@"\G\b(emoms?|e mom|every minute on the minute|on the minute every minute|(top|start|beginning) of (every|each) minute)\b", Options)]
     private static partial Regex EveryMinute();
 
     [GeneratedRegex(@"\G\b(tabata|tabatas|20 10(?= (for (4|four)|style|format|protocol))|20 (seconds )?on (and )?10 (seconds )?off|8 rounds of 20)\b", Options)]
     private static partial Regex Tabata();
 
-    [GeneratedRegex(@"\G\b(super ?sets?|trisets?|tri sets?|giant sets?|pair(s)? of exercises|pair(ing|ed)?( up)? (the |our |2 )?(exercises|moves)|in pairs|a1 (and|a2)|a 1 and a 2|back to back (with|exercises|pair))\b", Options)]
+    [GeneratedRegex(@"\G\b(super ?sets?|super ?sett(ing|ed)|(grouped|working|work|done|do them|all) in (pairs|twos|threes)|(2|3) (exercises|moves) at a time|(first|second|third|next|last|each|this) pairing|trisets?|tri sets?|giant sets?|(2|3) (exercises|moves) back to back|of the first (1|move|exercise) and( then)?( the same)?( \d{1,2})? of the second|(the )?next pair|pair(s)? of exercises|pair(ing|ed)?( up)? (the |our )?(2 )?(exercises|moves)|in pairs|a1 (and|a2)|a 1 and a 2|back to back (with|exercises|pair))\b", Options)]
     private static partial Regex Superset();
 
-    [GeneratedRegex(@"\G\b(ladder|add(ing|s)? (on )?(on|1|a|another|1 more|a new|1 new) (exercise|move|movement)( on)?( each| every| at| to the)?|add on (workout|round|class|style|format)|pyramid)\b", Options)]
+    [GeneratedRegex(@"\G\b(ladder|(each|every) (round|time)( through| around)? (we|you|we'll|you'll|we're|i'll|i'm)( will| gonna| going to| just)* add( on)? (1|an?|another|1 more)\b(?! (\d|pulse|jump|hop|twist|bit|little))|add(ing|s)? (on )?(on|1|an?|another|1 more|an? new|1 new) (exercise|move|movement)( on)?( each| every| at| to the)?|1 (move|exercise)( and)? then( (we|you|do|we'll|you'll))* 2( (moves|exercises))?( and)? then( (we|you|do|we'll|you'll))* 3|(after|at the end of) (every|each) round (i|we|you|i'll|we'll|you'll) (add|throw|put|stick|chuck)( in)? (another|1 more|an?|1)|round 1 (has|is|with) (just )?1 (exercise|move)|by 1 (exercise|move) (each|every) (time|round)|(keep|keeps) adding( 1)? on|(12|twelve) days of christmas|(?<!\d )\d{1,2}( reps?)? then \d{1,2}( reps?)? then \d{1,2}\b(?! seconds)|add on (workout|round|class|style|format)|pyramid)\b", Options)]
     private static partial Regex Ladder();
 }

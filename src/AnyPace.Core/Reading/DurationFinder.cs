@@ -19,19 +19,19 @@ internal readonly record struct Duration(int Token, double Seconds, DurationKind
 internal static class DurationFinder
 {
     private static readonly HashSet<string> WorkAfter =
-        ["on", "work", "working", "active", "hard", "effort", "each", "per", "every", "interval", "intervals", "hold", "holds", "exercise", "rounds"];
+        ["on", "work", "working", "active", "hard", "effort", "each", "per", "every", "interval", "intervals", "hold", "holds", "exercise", "exercises", "bursts", "efforts", "rounds"];
 
     private static readonly HashSet<string> WorkBefore =
         ["work", "working", "works", "exercise", "exercises", "move", "moves", "movement", "each", "every", "hold", "holding", "interval", "intervals", "timer", "going", "go", "lasts", "round", "rounds", "station", "everything", "clock"];
 
     private static readonly HashSet<string> RestAfter =
-        ["rest", "off", "recovery", "recover", "break", "breather", "transition", "transitions", "change", "switch", "swap", "between", "breath", "breathe", "changeover", "pause", "ready", "easy", "reset", "resting", "recovering"];
+        ["rest", "off", "recovery", "recover", "break", "breather", "transition", "transitions", "change", "switch", "swap", "between", "breath", "breathe", "changeover", "pause", "ready", "easy", "reset", "resting", "recovering", "rests", "gap", "breaks"];
 
     /// <summary>What is done in a rest: "to" and one of these.</summary>
     private static readonly HashSet<string> GetReady =
-        ["get", "move", "set", "switch", "change", "transition", "grab", "swap", "reset", "recover", "rest", "breathe", "catch", "prepare", "rotate", "shake", "recharge"];
+        ["get", "move", "set", "switch", "change", "transition", "grab", "swap", "reset", "recover", "rest", "breathe", "catch", "prepare", "rotate", "shake", "recharge", "walk"];
 
-    private static readonly HashSet<string> RestBefore = ["rest", "resting", "break", "recovery", "recover", "transition", "pause"];
+    private static readonly HashSet<string> RestBefore = ["rest", "rests", "resting", "break", "recovery", "recover", "transition", "pause"];
 
     /// <summary>Words that make a length a count of the moment or a whole class: "ten seconds left", "twenty minute workout".</summary>
     private static readonly HashSet<string> OtherAfter =
@@ -67,7 +67,14 @@ internal static class DurationFinder
             var number = tokens[i].Number ?? 1;
             if (factor > 0)
             {
-                found.Add(new Duration(i, number * factor, KindOf(tokens, i, i + 2)));
+                // "A minute and a half".
+                var andHalf = IsAndAHalf(tokens, i + 2);
+                found.Add(new Duration(i, (number + (andHalf ? 0.5 : 0)) * factor, KindOf(tokens, i, i + (andHalf ? 5 : 2))));
+            }
+            else if (tokens[i].Number is { } whole && IsAndAHalf(tokens, i + 1) && i + 4 < tokens.Count && tokens[i + 4].Text is "minute" or "minutes")
+            {
+                found.Add(new Duration(i, (whole + 0.5) * 60, KindOf(tokens, i, i + 5)));
+                i += 4;
             }
             else if (tokens[i].Number is >= 5 and <= 120 && Bare(tokens, i) is { } kind)
             {
@@ -78,6 +85,9 @@ internal static class DurationFinder
         return found;
     }
 
+    private static bool IsAndAHalf(IReadOnlyList<Token> tokens, int at) =>
+        at + 2 < tokens.Count && (tokens[at].Text, tokens[at + 1].Text, tokens[at + 2].Text) is ("and", "a", "half");
+
     /// <summary>A number without a unit counts next to "on" or "off", or after "work for", "rest for".</summary>
     private static DurationKind? Bare(IReadOnlyList<Token> tokens, int i)
     {
@@ -85,15 +95,22 @@ internal static class DurationFinder
         var (before, before2) = (i > 0 ? tokens[i - 1].Text : "", i > 1 ? tokens[i - 2].Text : "");
         return (next, before, before2) switch
         {
+            ("off", "for", "on") => DurationKind.Work,
             ("off", _, _) => DurationKind.Rest,
-            ("to", _, _) when i + 2 < tokens.Count && tokens[i + 2].Text is "swap" or "change" or "switch" && LengthBefore(tokens, i) => DurationKind.Rest,
+            ("to", _, _) when i + 2 < tokens.Count && GetReady.Contains(tokens[i + 2].Text) && tokens[i + 2].Text is not ("get" or "catch" or "grab" or "shake" or "set") && LengthBefore(tokens, i) => DurationKind.Rest,
             (_, "is", "rest" or "recovery") => DurationKind.Rest,
-            (_, "is", "time" or "period") when i > 2 && tokens[i - 3].Text is "rest" or "recovery" => DurationKind.Rest,
+            (_, "is", "work") when Follows(tokens, i + 1) || LengthBefore(tokens, i) => DurationKind.Work,
+            (_, "for", "off") => DurationKind.Rest,
+            ("rest", "work", not ("seconds" or "minutes" or "minute")) when i < 2 || tokens[i - 2].Number is null => DurationKind.Work,
+            (_, "rest", _) when i > 1 && tokens[i - 2].Number is not null => DurationKind.Rest,
+            (_, "is", "time" or "period" or "interval") when i > 2 && tokens[i - 3].Text is "rest" or "recovery" => DurationKind.Rest,
             ("of", _, _) when i + 3 < tokens.Count && tokens[i + 2].Text is "work" && tokens[i + 3].Number is not null => DurationKind.Work,
             ("of", _, _) when i > 2 && tokens[i - 1].Text is "work" && tokens[i - 2].Text is "of" => DurationKind.Rest,
             (_, "on", "clock's" or "timer's") => DurationKind.Work,
             ("rest" or "recovery", "for", "work" or "working") => DurationKind.Work,
             (_, "for", "recover" or "recovering") => DurationKind.Rest,
+            ("then" or "and" or "to" or "before", "take", _) when LengthBefore(tokens, i) => DurationKind.Rest,
+            (not ("reps" or "rep" or "rounds" or "sets" or "times" or "more"), "rest", _) when LengthBefore(tokens, i) => DurationKind.Rest,
             ("in", "with", _) when i + 2 < tokens.Count && tokens[i + 2].Text is "between" => DurationKind.Rest,
             (_, "resting" or "recovering", _) => DurationKind.Rest,
             ("rest" or "recovery", not "to", _) => DurationKind.Rest,
@@ -101,7 +118,6 @@ internal static class DurationFinder
             ("to", _, _) when i + 4 < tokens.Count && tokens[i + 2].Text is "get" or "catch" && tokens[i + 4].Text is "breath" => DurationKind.Rest,
             ("to", "get" or "have" or "got", _) when i + 2 < tokens.Count && tokens[i + 2].Text is "recover" or "rest" or "breathe" => DurationKind.Rest,
             (_, "for", "rest" or "resting") => DurationKind.Rest,
-            ("to", _, _) when i + 2 < tokens.Count && tokens[i + 2].Text is "rest" or "recover" or "transition" or "swap" or "reset" or "recharge" && LengthBefore(tokens, i) => DurationKind.Rest,
             ("on" or "work", _, _) when Follows(tokens, i + 2) && tokens[i + 2].Text is not ("the" or "your" or "each" or "this" or "that" or "every" or "both") => DurationKind.Work,
             (_, "for", "work" or "working" or "go") => DurationKind.Work,
             _ => null,
@@ -145,12 +161,31 @@ internal static class DurationFinder
             t++;
         }
 
-        // "Twenty seconds rest. Ten more seconds of this ..." counts what is left.
-        return t < tokens.Count && tokens[t].Number is not null && !tokens[t - 1].Pauses && !(t + 1 < tokens.Count && tokens[t + 1].Text is "more" or "left");
+        if (t + 2 < tokens.Count && tokens[t].Text is "half" && tokens[t + 2].Text is "minute")
+        {
+            return true;
+        }
+
+        if (t >= tokens.Count || tokens[t].Number is null || tokens[t - 1].Pauses)
+        {
+            return false;
+        }
+
+        // "Twenty seconds rest. Ten more seconds of this ..." counts what is left; "ten seconds rest, eight rounds", "twenty seconds rest, forty seconds work" are each their own.
+        var next = t + 1 < tokens.Count ? tokens[t + 1].Text : "";
+        return !(next is "more" or "left" or "rounds" or "times" or "sets" or "exercises" or "moves" or "reps" or "laps" or "circuits")
+            && !(next is "seconds" or "second" or "minutes" or "minute" && t + 2 < tokens.Count && tokens[t + 2].Text is "work" or "working" or "on");
     }
 
     private static DurationKind KindOf(IReadOnlyList<Token> tokens, int token, int after)
     {
+        // "Fifteen seconds for you to recover", "take a minute".
+        after += after + 1 < tokens.Count && tokens[after].Text == "for" && tokens[after + 1].Text is "you" or "us" ? 2 : 0;
+        if (token > 0 && tokens[token - 1].Text == "take" && tokens[token].Text is "a" or "1")
+        {
+            return DurationKind.Rest;
+        }
+
         for (var t = after; t < Math.Min(tokens.Count, after + Near); t++)
         {
             var word = tokens[t].Text;
@@ -166,8 +201,8 @@ internal static class DurationFinder
                 break;
             }
 
-            // "Forty seconds to work and you'll get twenty to recover".
-            if (t == after && word == "to" && t + 1 < tokens.Count && tokens[t + 1].Text is "work")
+            // "Forty seconds to work and you'll get twenty to recover", "to get as many as you can".
+            if (t == after && word == "to" && t + 1 < tokens.Count && (tokens[t + 1].Text is "work" || (tokens[t + 1].Text is "get" && t + 2 < tokens.Count && tokens[t + 2].Text is "as")))
             {
                 return DurationKind.Work;
             }
@@ -223,6 +258,12 @@ internal static class DurationFinder
             }
 
             if ((RestBefore.Contains(word) && token - t <= 5) || (word == "stop" && tokens[t + 1].Text == "for" && token - t == 2))
+            {
+                return DurationKind.Rest;
+            }
+
+            // "Forty seconds of work followed by twenty seconds where you can breathe".
+            if (word == "by" && t > 0 && tokens[t - 1].Text == "followed" && token - t <= 2 && !(after < tokens.Count && tokens[after].Text == "of"))
             {
                 return DurationKind.Rest;
             }

@@ -76,6 +76,21 @@ public sealed class DoseTests
         Assert.Equal((work, rest), (dose.WorkSeconds, dose.RestSeconds));
     }
 
+    public static TheoryData<string> Doses => [.. Make.Lines("Reading", "doses.txt")];
+
+    /// <summary>A line holds what is said, then work, rest, rounds and moves; 0 is nothing said, or no rest.</summary>
+    [Theory]
+    [MemberData(nameof(Doses))]
+    public void A_dose_is_read_whole(string line)
+    {
+        var parts = line.Split('|');
+        var dose = Read(parts[0]);
+        var (work, rest) = (double.Parse(parts[1]), double.Parse(parts[2]));
+        Assert.Equal((work, rest), (dose.WorkSeconds, dose.RestSeconds ?? 0));
+        Assert.True(parts[3] == "0" || dose.Rounds?.ToString() == parts[3], $"rounds: {dose.Rounds}");
+        Assert.True(parts[4] == "0" || dose.MovesPerRound?.ToString() == parts[4], $"moves: {dose.MovesPerRound}");
+    }
+
     [Theory]
     [InlineData("one minute each no equipment", 60)]
     [InlineData("we do each move for thirty seconds", 30)]

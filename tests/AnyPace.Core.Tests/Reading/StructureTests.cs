@@ -25,6 +25,20 @@ public sealed class StructureTests
         Assert.NotEmpty(structure.Evidence);
     }
 
+    public static TheoryData<string> Structures => [.. Make.Lines("Reading", "structures.txt")];
+
+    /// <summary>A line holds what is said, then the structure, repetitions, sets, rounds and moves; 0 is nothing said.</summary>
+    [Theory]
+    [MemberData(nameof(Structures))]
+    public void A_structure_is_read_with_its_counts(string line)
+    {
+        var parts = line.Split('|');
+        var read = Of([$"[0:05] {parts[0]}", .. Two]);
+        Assert.Equal(parts[1], read.Type.ToString());
+        Assert.All(new[] { (parts[2], read.Reps?.ToString()), (parts[3], read.Sets?.ToString()), (parts[4], read.Rounds?.ToString()), (parts[5], read.MovesPerRound?.ToString()) },
+            p => Assert.True(p.Item1 == "0" || p.Item1 == p.Item2, $"{p.Item1} was read as {p.Item2}"));
+    }
+
     [Fact]
     public void Counts_of_eight_are_choreography() =>
         Assert.Equal(StructureType.Choreography, Of(
