@@ -237,10 +237,10 @@ internal static partial class KitReader
     [GeneratedRegex(@"\G\bkettle ?bells?\b(?! (style|swings?))", Options)]
     private static partial Regex Kettlebell();
 
-    [GeneratedRegex(@"\G\b((resistance|mini|loop|long|exercise|elastic|fabric|booty|hip|glute|light|heavy|medium|thick|thin|looped|stretchy) bands?|(a|the|your|my) bands?|bands)\b", Options)]
+    [GeneratedRegex(@"\G\b((resistance|mini|loop|long|exercise|elastic|fabric|booty|hip|glute|light|heavy|medium|thick|thin|looped|stretchy) bands?|(a|the|your|my|any|this|that|(kind|type|sort) of) bands?|bands)\b", Options)]
     private static partial Regex Band();
 
-    [GeneratedRegex(@"\G\b(a|the|your|or|flat|weight) bench\b", Options)]
+    [GeneratedRegex(@"\G\b(a|the|your|my|or|flat|weight) bench\b", Options)]
     private static partial Regex Bench();
 
     [GeneratedRegex(@"\G\bchairs?\b(?! (pose|squat|dip|position))", Options)]
@@ -255,7 +255,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\G\b(a|the|your|or|some|clear|free|bit of) wall\b", Options)]
     private static partial Regex Wall();
 
-    [GeneratedRegex(@"\G\b(water bottles?|bottles of water|(?<drink>(some|your|(glass|drop|cup|bit|bottle) of) water)|bottles|tins|soup cans?|cans of \w+|cans)\b", Options)]
+    [GeneratedRegex(@"\G\b(water bottles?|bottles of water|(?<drink>(some|your|my|(glass|drop|cup|bit|bottle) of) water)|bottles|tins|soup cans?|cans of \w+|cans)\b", Options)]
     private static partial Regex Bottle();
 
     [GeneratedRegex(@"\G\b(stability|swiss|exercise|gym|fit) balls?\b", Options)]
@@ -267,7 +267,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\G\bankle weights?\b", Options)]
     private static partial Regex AnkleWeight();
 
-    [GeneratedRegex(@"\G\b(((need|use|have|grab|want|got|using) )?a step or (a|the|your) (bottom )?(step|stair)|aerobic step|step platform|stepper|(need|use|have|grab|want|got|using) a step\b(?! (to|out|back|forward|and|together|behind|touch|in|kick|tap|hop|jack|knee|lunge))|bottom (step|stair)|a step or a?|a sturdy step|(yourself|get your|got your|grab your|bring your|have your|need your|find) (a )?step|(on|onto|off) (the|your) step\b(?! (back|touch|out|forward|to|together|behind))|a stair\b|plyo box)\b", Options)]
+    [GeneratedRegex(@"\G\b(((need|use|have|grab|want|got|using) )?a step or (a|the|your) (bottom )?(step|stair)|aerobic step|step platform|stepper|(need|use|have|grab|want|got|using) a step\b(?! (to|out|back|forward|and|together|behind|touch|in|kick|tap|hop|jack|knee|lunge))|bottom (step|stair)|a step or a?|a sturdy step|(yourself|get your|got your|grab your|bring your|have your|need your|find) (a )?step|(on|onto|off) (the|your) (box|platform)\b|(on|onto|off) (the|your) step\b(?! (back|touch|out|forward|to|together|behind))|a stair\b|plyo box)\b", Options)]
     private static partial Regex Step();
 
     [GeneratedRegex(@"\G\b((a|your|the|real) (skipping|jump) rope|(skipping|jump) ropes? (at the ready|ready|out|in hand)|(?<!under |under a |over )(a|your|the) rope)\b", Options)]
@@ -291,7 +291,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\G\b(medicine|slam|weighted) balls?\b", Options)]
     private static partial Regex MedicineBall();
 
-    [GeneratedRegex(@"\G\b((yoga |stretch(ing)? )straps?|(a|your) (strap|belt))\b", Options)]
+    [GeneratedRegex(@"\G\b((yoga |stretch(ing)? )straps?|(a|your) (long |soft )?(strap|belt))\b", Options)]
     private static partial Regex Strap();
 
     [GeneratedRegex(@"\G\bblankets?\b", Options)]
@@ -317,7 +317,7 @@ internal static partial class KitReader
     private static partial Regex ButIfYouHave();
 
     /// <summary>What can be done on any soft floor, or with one's own hands, needs no kit.</summary>
-    [GeneratedRegex(@"^([\w']+ ){0,5}(or (a |an |some |any |the )?(rug|carpet|soft)\b|but (the|a|your) (floor|carpet|bed|sofa)( itself)? (does|is|works|will|would)\b|(honestly |but |the )*carpet('s| is| will be| works| would)|(and |but )?if you (haven't got|don't have|haven't) (1|any|it|them)( just)? (pretend|imagine|mime|go without|carry on|do it without|no (problem|worries)|(that's|it's) (okay|ok|fine|all right))|(?:(would|will|might|could|can) make|makes) (it|this|that|these|them|things|the [\w']+( [\w']+)?) ([\w']+ )?(harder|tougher|spicier|spicy|nicer|kinder|comfier|easier|softer|more \w+)|((would|will|might|can|really) help|helps)\b|(you|or you) can use (a|the|your) (rug|carpet|floor)\b|(would|will|might|could|can|are|is) (be )?(lovely|nice|great|handy|helpful|useful|good|a help|an option|a nice touch|a bonus)\b|(is |are )?(nice|lovely|handy|helpful|useful) (for|if|to have|but)\b|(you|we) can (also |easily |always |totally )?(do|use|take) (it|this|these|them|that) without)", Options)]
+    [GeneratedRegex(@"^([\w']+ ){0,5}(or (just )?(pretend|imagine|mime)\b|or (a |an |some |any |the )?(rug|carpet|soft)\b|but (the|a|your) (floor|carpet|bed|sofa)( itself)? (does|is|works|will|would)\b|(honestly |but |the )*carpet('s| is| will be| works| would)|(and |but )?if you (haven't got|don't have|haven't) (1|any|it|them)( just)? (pretend|imagine|mime|go without|carry on|do it without|no (problem|worries)|(that's|it's) (okay|ok|fine|all right))|(?:(would|will|might|could|can) make|makes) (it|this|that|these|them|things|the [\w']+( [\w']+)?) ([\w']+ )?(harder|tougher|spicier|spicy|nicer|kinder|comfier|easier|softer|more \w+)|((would|will|might|can|really) help|helps)\b|(you|or you) can use (a|the|your) (rug|carpet|floor)\b|(would|will|might|could|can|are|is) (be )?(lovely|nice|great|handy|helpful|useful|good|a help|an option|a nice touch|a bonus)\b|(is |are )?(nice|lovely|handy|helpful|useful) (for|if|to have|but)\b|(you|we) can (also |easily |always |totally )?(do|use|take) (it|this|these|them|that) without)", Options)]
     private static partial Regex SoftEnough();
 
     [GeneratedRegex(@"\b(put|place|set|lay|leave|drop)( (the|your|those|both|that|heavier|lighter))*$", Options)]
@@ -327,7 +327,7 @@ internal static partial class KitReader
     private static partial Regex PutAfter();
 
     /// <summary>Where everybody is sent to the wall, it is needed.</summary>
-    [GeneratedRegex(@"\b(over to|go to|come to|find( a)?|facing|face|back (flat )?(on|to|against|into)|stand (at|by|facing))$", Options)]
+    [GeneratedRegex(@"\b(over to|go to|come to|start(ing)? (at|by|against)|find( (a|some|yourself|yourselves|clear|free|empty|spare|nice))*|facing|face|back (flat )?(on|to|against|into)|stand (at|by|facing))$", Options)]
     private static partial Regex ToWall();
 
     /// <summary>"Put the chair against the wall so it can't slide": where furniture stands, not what is leant on.</summary>
@@ -373,7 +373,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\b(on|off|onto|into|to|from|across|over|in)( the| your| our)?$", Options)]
     private static partial Regex OnIt();
 
-    [GeneratedRegex(@"^((is|are|but|though) )*(optional|if|in case)\b", Options)]
+    [GeneratedRegex(@"^((is|are|but|though|it's|they're|that's|totally|completely|entirely|purely|all) )*(optional|if|in case)\b", Options)]
     private static partial Regex OptionalAtOnce();
 
     [GeneratedRegex(@"\bif you (don't|do not|haven't|have no)\b[^.]*$", Options)]
@@ -389,13 +389,13 @@ internal static partial class KitReader
     [GeneratedRegex(@"^([\w']+ ){0,6}(using|got|have|with|my) (a )?(?<l>\d+s?( (and|or|to) (a )?\d+s?)*)\b(?! (seconds?|minutes?|moves|exercises|rounds))", Options)]
     private static partial Regex LoadLater();
 
-    [GeneratedRegex(@"(?<!\bif you('ve got| have|'ve) )\b(no|without|(let's |we're |am )not us(e|ing)|don't need|do not need|won't need|not need|put (down|away)|drop|lose|leave|forget( about)?|never mind|no need for|don't worry about|(break|rest) from|instead of|isn't|not a|(not|won't be|aren't|isn't) using)( (a|an|any|the|your|those|need|for))*$", Options)]
+    [GeneratedRegex(@"(?<!\bif you('ve got| have|'ve) )\b(no|without|(let's |we're |am )not us(e|ing)|don't need|do not need|won't need|not need|put (down|away)|drop|lose|leave|forget( about)?|never mind|no need for|don't worry about|(break|rest) from|instead of|isn't|swapped|(?<!\bif )not a|(not|won't be|aren't|isn't) using)( (a|an|any|the|your|my|those|need|for))*$", Options)]
     private static partial Regex Without();
 
     [GeneratedRegex(@"(\b(imagine|imaginary|pretend|invisible|(?<!might |may |would |you'd |i'd |you |what [\w']{1,9} )like\b(?! to)|as if|as though)( [\w']+){0,6}|(?<!well )\bas|\b(help(s|ing)?|easier|stairs)( [\w']+){0,5} (out of|up from)( (a|your|the))?)$", Options)]
     private static partial Regex Imagined();
 
-    [GeneratedRegex(@"(\bif (you (don't|do not|haven't|have no)|not)\b.*|\b(instead( of)?|otherwise)\b.*|\b(substitute|swap)\b.*|\b(could|can) (easily |also |just )*(do (this|it|these|that|them) with|use)( (a|1|an|just|some|your|single))*|\bor( even)?( (a|an|some|use|2|couple|of|water|grab|take|even|just|sturdy|solid|strong|heavy|light|kitchen|dining|the|your|rolled|folded|up|small|big|old|plain|spare))*)$", Options)]
+    [GeneratedRegex(@"(\bif (you (don't|do not|haven't|have no)|not)\b.*|\b(instead( of)?|otherwise)\b.*|\b(substitute|swap)\b.*|\b(could|can) (easily |also |just )*(do (this|it|these|that|them) with|use)( (a|1|an|just|some|your|single|sturdy|solid|strong|stable|dining|kitchen|heavy))*|\bor( even)?( (a|an|some|use|2|couple|of|water|grab|take|even|just|sturdy|solid|strong|heavy|light|kitchen|dining|the|your|rolled|folded|up|small|big|old|plain|spare))*)$", Options)]
     private static partial Regex SubstituteBefore();
 
     [GeneratedRegex(@"^(will|would|'ll) do\b", Options)]
@@ -421,7 +421,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"^([\w']+ ){0,4}(will (do|work|be fine)|would (do|work)|works|is fine|instead|are fine|do the job)\b", Options)]
     private static partial Regex WillDo();
 
-    [GeneratedRegex(@"(\bif (your|it|it's|that|that's|this|jumping|getting|standing(('s| is)( [\w']+){1,3})?|the)\b.*|\b(glad|grateful|thankful) (of|for)( [\w']+){0,2}|\bif you're( [\w']+){1,3}|\bif (you'd|you would) (rather|prefer)\b.*|\bif you (want|wanna|would like|'d like|fancy|feel like)\b.*|\bfor (an |a bit of |a |some |a little )?(extra|more|added|bigger|more of a)( [\w']+){0,6}|\b(optional\w*|if you('ve|'d| would| do| happen to| feel)? (have|want|need|like|got|prefer|would|own|feel|wobbly)|(stay|stand|be) (close|near|next) to|to make (it|this|that|them) (tougher|harder|more challenging|spicy|spicier)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|(helpful|handy|useful|nice|good|worth) (to have|having)|for (balance|support|comfort)(?! and)|(?<!\d )or)\b((?! and)( [\w']+)){0,7})$", Options)]
+    [GeneratedRegex(@"(\bif (your|balance|it|it's|that|that's|this|jumping|getting|standing(('s| is)( [\w']+){1,3})?|the)\b.*|\b(glad|grateful|thankful) (of|for)( [\w']+){0,2}|\bif you're( [\w']+){1,3}|\bif (you'd|you would) (rather|prefer)\b.*|\bif you (want|wanna|would like|'d like|fancy|feel like)\b.*|\bfor (an |a bit of |a |some |a little )?(extra|more|added|bigger|more of a)( [\w']+){0,6}|\b(optional\w*|if you('ve|'d| would| do| happen to| feel)? (have|want|need|like|got|prefer|would|own|feel|wobbly)|(stay|stand|be) ((close|near|next) to|near)|to make (it|this|that|them) (tougher|harder|more challenging|spicy|spicier)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|(helpful|handy|useful|nice|good|worth) (to have|having)|for (balance|support|comfort)(?! and)|(?<!\d )or)\b((?! and)( [\w']+)){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
     [GeneratedRegex(@"^(([\w']+ ){0,4}if not (just|no|that's|don't|pretend|you)\b|([\w']+ ){0,7}to (kneel|sit|lie|stand|rest) (on|under)( [\w']+)? if (the|your|it|you)\b|([\w']+ ){0,4}(optional|in case|you (might|may) not\b|(?<!\band )if (balance|your|the floor|needed|necessary)|nearby|near you|by you|beside you|close by|handy|to hand|within reach|(?<!\band )(?<!^and (a|an|some) [\w']+ )if (you(?! (don't|haven't|do not|can|only)\b)|you'd|you've(?! only\b)|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (the )?(balance|support|comfort))\b", Options)]

@@ -13,6 +13,12 @@ public sealed class KitTests
     internal static string Before(string said) => Kit(
         $"[0:05] {said}", "[0:30] let's get started squats here we go", "[0:50] keep going", "[1:10] and rest", "[1:20] lunges here we go", "[1:50] and rest");
 
+    public static TheoryData<string> Said => [.. Make.Lines("Reading", "kit.txt")];
+
+    [Theory]
+    [MemberData(nameof(Said))]
+    public void Kit_is_read_in_whatever_words(string line) => Assert.Equal(line.Split('|')[1], Before(line.Split('|')[0]));
+
     [Theory]
     [InlineData("all you need is a mat", "mat required")]
     [InlineData("you don't need any equipment today just your body", "")]
