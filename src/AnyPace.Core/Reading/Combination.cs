@@ -46,6 +46,12 @@ internal static class Combination
             return null;
         }
 
+        // "On all fours, heel to the ceiling, and press": nobody has a hand free.
+        if (second.Pattern == "push-vertical" && !first.Positions.IsEmpty && first.Positions.All(p => p == "all-fours"))
+        {
+            return null;
+        }
+
         // A lone "kickback" is the leg's after a leg move and the arm's after an arm move.
         if (second.Id == Kickback && ShortParts.ContainsKey(speech.Tokens[secondStart].Stem) && Lower.Contains(first.Pattern))
         {

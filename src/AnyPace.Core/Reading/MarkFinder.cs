@@ -21,6 +21,7 @@ public static partial class MarkFinder
         All(StartSure(), MarkKind.Start, 1);
         All(StartMaybe(), MarkKind.Start, 0.5);
         All(StopSure(), MarkKind.Stop, 1);
+        Dosed(speech, marks);
         All(StopMaybe(), MarkKind.Stop, 0.5);
         All(Doing(), MarkKind.Doing, 0.6);
         All(Opening(), MarkKind.Opening, 1);
@@ -47,6 +48,13 @@ public static partial class MarkFinder
         WholeRound(speech, marks);
         return marks;
     }
+
+    /// <summary>"Forty seconds on, twenty seconds off" tells of rests; nobody stops for it.</summary>
+    private static void Dosed(Speech speech, List<Mark> marks) =>
+        marks.RemoveAll(m => m.Kind == MarkKind.Stop && speech.Tokens[m.Token].Number is not null && SaysWork().IsMatch(speech.Preceding(m.Token, 6)));
+
+    [GeneratedRegex(@"\b\d+ (seconds? |minutes? )?(on|work|working|of work|of each|of effort|each|hard|active)( (and|then|with|by|a|followed|just|we|you|have|get))*$", Options)]
+    private static partial Regex SaysWork();
 
     /// <summary>"Switch." or "Roll over." as a sentence of its own; inside a longer one the words mean too many things.</summary>
     private static void AloneSwitch(Speech speech, List<Mark> marks)
@@ -315,10 +323,10 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\G\b(keep (going|it up|it going|moving|pushing|breathing|working|your|those|that|the)|half ?way|\d+ (more )?seconds?( left| to go| more| remaining)?|\d+ more|(2|3|4|5|last) more|last (1|few|couple|2|3|2|3|5|10)|nearly there|almost (there|done)|come on|push through|don't (stop|give up)|stay (strong|low|with|tall|up)|squeeze|exhale|inhale|breathe (out|in)|chest (up|lifted|tall|proud)|core (tight|engaged|on)|engage|knees? (over|out|soft|behind)|weight (in|into|through) (your|the) heels?|and (up|down|lift|lower|press|push|pull|back|squeeze)|up and down|in and out|control(led)?|you('ve| have)? got (this|it)|slow(ly)?|nice and|there we go|that's it|good|feel (that|it|the))\b", Options)]
     private static partial Regex Doing();
 
-    [GeneratedRegex(@"\G\b(let's (get )?(started|start|begin|get going|get moving|move\b(?! (on|to|back|down|it))|get into it|get into this|jump (right )?in|dive in|crack on|get to it|get moving|kick (it |things )?off)|we('re| are) (going to|gonna) (start|begin|kick off)|(we'll|we will) (start|begin)|start(ing)? (off )?(with|by|in|from)|first (up|exercise|move|1)|(superset|exercise|move|station|block) (number )?(1|a)|(minute|number) (number )?1 (is|we|starts|will)\b(?! (fan|thing|reason|mistake|tip|rule|question))|let's (just |quickly |all )?(warm(ing)? |loosen )|let's (do|get|have) (\w+ ){0,4}warm|warm ?up first|(?<!\b(a|the|your|after|with|my) )(quick|little|short|gentle) warm ?up\b(?! (and|then|before|first|at|is|that))|to begin with|i want you to start|come (up |down )?(to (standing|sit|sitting|lie|lying|your|all)|on to|onto|into|and (lie|sit|stand))|(lie|lying|lay) (down )?(on|back)|sit (tall|nice|comfortably)|take a seat|stand (up )?(with|tall)|feet (hip|shoulder|together|wide))\b", Options)]
+    [GeneratedRegex(@"\G\b(let's (get )?(started|start|begin|get going|get moving|move\b(?! (on|to|back|down|it))|get into it|get into this|jump (right )?in|dive in|crack on|get to it|get moving|kick (it |things )?off)|we('re| are) (going to|gonna) (start|begin|kick off)|(we'll|we will) (start|begin)|start(ing)? (off )?(with|by|in|from)|first (up|exercise|move|1)|(superset|exercise|move|station|block) (number )?(1|a)|(minute|number) (number )?1 (is|we|starts|will)\b(?! (fan|thing|reason|mistake|tip|rule|question))|let's (just |quickly |all )?(warm(ing)? |loosen )|let's (do|get|have) (\w+ ){0,4}warm(ed)?|warm ?up first|(?<!\b(a|the|your|after|with|my) )(quick|little|short|gentle) warm ?up\b(?! (and|then|before|first|at|is|that))|to begin with|i want you to start|come (up |down )?(to (standing|sit|sitting|lie|lying|your|all)|on to|onto|into|and (lie|sit|stand))|(lie|lying|lay) (down )?(on|back)|sit (tall|nice|comfortably)|take a seat|stand (up )?(with|tall)|feet (hip|shoulder|together|wide))\b", Options)]
     private static partial Regex Opening();
 
-    [GeneratedRegex(@"\G\b(warm ?ups?|warming up|(get|getting) (nice and |a bit |good and )?warm( with| first| together| before| quickly)?\b|get (the|your|our|those|these) (body|bodies|muscles|blood|heart|shoulders?|hips?|joints|legs|arms|spine|back)( rate)? (warm|moving|flowing|pumping|going|loose|ready|up)|loosen (up|off|out|the|your)|mobili[sz]e|mobility|nice and (easy|gentle|gently)|easy feet|to start us off|wake (up )?(the|your))\b", Options)]
+    [GeneratedRegex(@"\G\b(warm ?ups?|warming up|(get|getting|got|be) ([\w']+ and |a bit |a little |all |ourselves |yourselves |yourself |everything |everyone |everybody |us |you |our bodies |your body |the body )?warm(ed)?( up)?( with| first| together| before| quickly)?\b|get (the|your|our|those|these) (body|bodies|muscles|blood|heart|shoulders?|hips?|joints|legs|arms|spine|back)( rate)? (warm|moving|flowing|pumping|going|loose|ready|up)|loosen (up|off|out|the|your)|mobili[sz]e|mobility|nice and (easy|gentle|gently)|easy feet|to start us off|wake (up )?(the|your))\b", Options)]
     private static partial Regex WarmUp();
 
     [GeneratedRegex(@"\G\b((that's|that is|that was|end of) (it for )?(your|the|our) warm ?up|warm ?up('s| is)? (done|over|complete|finished)|(you're|we're|you are|we are|that's us|nice and|should be|feeling|all) warm(ed)?( up)?( now)?\b|now (that )?(you're|we're) warm|let's (get )?(in ?to|on ?to) (the|our|it|this|round|your)( first| main| proper)?( workout| work| session| block| circuit| set| round| exercise)?|(?<!\b(only|just|that's|was|finish\w*|through|after|of) (the|your|our) )first (round|block|circuit|set|superset|exercise|interval)|(?<!\b(that's|that was|end of|of|in|from|after|was|through|finish\w*|with) )round (number )?1\b(?! (done|down|over|of|is done|complete|finished|again|and (round )?2))|(tabata|superset|circuit|block|pair|combo) (number )?1\b|first tabata|main (workout|set|session|event|part|block)|workout (starts|begins)|let's get (to|into) work|(the )?real work|pick(ing)? (up the|it up|the) ?(pace|tempo)?|let's (build|learn)|(build|learn) the (routine|phrase|combo)|first (bit|piece|part|combo|phrase|combination) of the|first (combo|combination|phrase)|here comes the first)\b", Options)]

@@ -240,7 +240,7 @@ public static class MentionFinder
         }
 
         MentionWeights.ThinTalkedOf(speech, marks, mentions, dose);
-        MentionWeights.WeighDescriptions(marks, mentions, speech.End.Value, Math.Max(DescribesWithin, dose.WorkSeconds - NextIsNear ?? 0));
+        MentionWeights.WeighDescriptions(speech, marks, mentions, Math.Max(DescribesWithin, dose.WorkSeconds - NextIsNear ?? 0));
         MentionWeights.MuscleStretches(speech, lexicon, marks, mentions, position, opening);
         MentionStarts.SettleAnnouncements(mentions, marks, dose is { WorkSeconds: not null, RestSeconds: > 0 });
         Repeats.WithOtherSides(speech, mentions, marks);

@@ -44,6 +44,15 @@ internal static class NameFinder
 
     private const double Likest = 0.5;
 
+    /// <summary>Where a warm-up or stretches were called most of what is said tells what to do: less likeness will do for an easy move, if it is far ahead of all others.</summary>
+    private const double EasedLike = 16;
+    private const double EasedLead = 6;
+
+    /// <summary>Moves of a warm-up or a cool-down have fewer MET than this as a rule.</summary>
+    private const double EasyMet = 4.5;
+
+    private static bool IsEasy(Move move) => move.IsGentle || (move.Kit.IsEmpty && move.Impact <= Impact.Low && move.Met.Value < EasyMet);
+
     /// <summary>A description whose ideas are all there yields to a move that the words around are this much more like.</summary>
     private const double FarLess = 6;
 
@@ -265,6 +274,7 @@ internal static class NameFinder
         var enough = LikeEnough + (MoreForTalk * Math.Clamp((speech.WordsAMinute / FewWordsAMinute) - 1, 0, 1));
         var awaited = Awaited(marks, [.. clear.Select(r => speech.At(r.Token))]);
         var found = new List<(LikeMove Like, int From, int Count)>();
+        var easing = Easing.In(speech, marks);
         for (var from = 0; from < speech.Tokens.Count;)
         {
             var to = from + 1;
@@ -289,7 +299,9 @@ internal static class NameFinder
 
                     // Where a start waits for its move, less has to be said for one.
                     var waits = awaited.Exists(a => speech.At(at + count - 1) > a.From && speech.At(at) < a.To);
-                    if (count >= (waits ? FewWords : shortest) && heard.UpTo(at + count, waits ? FewWords : ClearWords, enough) is { } like && like.Lead >= (waits ? Likest : like.Words >= WordsEnough ? ClearlyLikest : FarLikest))
+                    var eased = easing.Covers(speech.At(at));
+                    if (count >= (waits || eased ? FewWords : shortest) && heard.UpTo(at + count, waits || eased ? FewWords : ClearWords, eased ? EasedLike : enough) is { } like
+                        && (IsLikest(like, count, waits) || (eased && IsEasy(like.Move) && like.Lead >= EasedLead)))
                     {
                         found.Add((like, at, count));
                     }
@@ -303,6 +315,9 @@ internal static class NameFinder
 
             from = to;
         }
+
+        bool IsLikest(LikeMove like, int count, bool waits) =>
+            like.Score >= enough && (waits || (count >= shortest && like.Words >= ClearWords)) && like.Lead >= (waits ? Likest : like.Words >= WordsEnough ? ClearlyLikest : FarLikest);
 
         // Stretches hold nothing that is clear already; of those that overlap the likest is taken.
         var added = new List<(AliasHit Hit, int Token, int Length)>();

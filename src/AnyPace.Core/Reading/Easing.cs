@@ -1,0 +1,38 @@
+namespace AnyPace.Core.Reading;
+
+/// <summary>From where a warm-up or stretches are called to where they are over: no clock rules there, and most of what is said tells what to do.</summary>
+internal sealed class Easing
+{
+    /// <summary>A warm-up is called in this first share of a class, stretches after the second.</summary>
+    private const double WarmUpBefore = 0.4;
+    private const double StretchesAfter = 0.45;
+
+    /// <summary>Seconds: no warm-up is longer, none shorter.</summary>
+    private const double Longest = 400;
+    private const double Shortest = 20;
+
+    private readonly List<(double From, double To)> _spans;
+
+    private Easing(List<(double From, double To)> spans) => _spans = spans;
+
+    public static Easing In(Speech speech, IReadOnlyList<Mark> marks)
+    {
+        var (end, spans) = (speech.End.Value, new List<(double, double)>());
+        foreach (var mark in marks)
+        {
+            if (mark.Kind == MarkKind.WarmUp && mark.At < WarmUpBefore * end)
+            {
+                var over = marks.Where(m => m.Kind == MarkKind.WarmUpOver && m.At > mark.At + Shortest).Select(m => m.At).FirstOrDefault(double.PositiveInfinity);
+                spans.Add((mark.At, Math.Min(over, mark.At + Longest)));
+            }
+            else if (mark is { Kind: MarkKind.CoolDown, Strength: >= 1 } && mark.At > StretchesAfter * end)
+            {
+                spans.Add((mark.At, end));
+            }
+        }
+
+        return new Easing(spans);
+    }
+
+    public bool Covers(double at) => _spans.Exists(s => at >= s.From && at < s.To);
+}
