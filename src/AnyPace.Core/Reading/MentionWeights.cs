@@ -177,7 +177,7 @@ internal static class MentionWeights
     internal static void WeighDescriptions(Speech speech, IReadOnlyList<Mark> marks, List<Mention> mentions, double within)
     {
         var end = speech.End.Value;
-        var easing = Easing.In(speech, marks);
+        var loosening = Loosening.In(speech, marks);
         // "Breathe in, breathe out" is a move of its own at both ends of a class; in between it is how moves are done.
         const double opening = 0.12;
         const double closing = 0.8;
@@ -192,7 +192,7 @@ internal static class MentionWeights
             }
 
             var midClass = (m.Move.IsBreathing || (m.Move.IsGentle && !m.Move.IsStretch && Clocked.Between(marks, m.At - JustBegun, m.At).Any(k => k is { Kind: MarkKind.Start, Strength: >= 1 }))) && m.At > opening * end && m.At < closing * end;
-            var underway = midClass || Clocked.Between(mentions, m.At - MentionFinder.DescribesWithin - MentionStarts.AnnounceReach, m.At + 5).Any(o => !o.Weak && o.Weight >= MentionFinder.WeakWeight && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && !(m.Move.IsStretch && !o.Move.IsStretch && m.At > closing * end) && !(m.Move.IsGentle && MentionFinder.JustStopped(marks, o.EffectiveAt + 1, m.At)) && o.EffectiveAt > m.At - (easing.Covers(m.At) || ((m.Move.IsGentle || o.Move.IsGentle) && (m.At < warmingUp * end || m.At > closing * end)) ? MentionFinder.DescribesWithin : within) && o.At < m.At + 5);
+            var underway = midClass || Clocked.Between(mentions, m.At - MentionFinder.DescribesWithin - MentionStarts.AnnounceReach, m.At + 5).Any(o => !o.Weak && o.Weight >= MentionFinder.WeakWeight && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && !(m.Move.IsStretch && !o.Move.IsStretch && m.At > closing * end) && !(m.Move.IsGentle && MentionFinder.JustStopped(marks, o.EffectiveAt + 1, m.At)) && o.EffectiveAt > m.At - (loosening.Covers(m.At) || ((m.Move.IsGentle || o.Move.IsGentle) && (m.At < warmingUp * end || m.At > closing * end)) ? MentionFinder.DescribesWithin : within) && o.At < m.At + 5);
 
             // Right after work is named, "breathe in through the nose" is how it is done; arms that swing while everyone walks belong to the walk.
             bool JustNamed(Func<Move, bool> which) => Clocked.Between(mentions, m.At - MentionFinder.DescribesWithin - MentionStarts.AnnounceReach, m.At).Any(o => o.Weight >= 0.5 && which(o.Move));

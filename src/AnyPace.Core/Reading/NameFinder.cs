@@ -45,8 +45,8 @@ internal static class NameFinder
     private const double Likest = 0.5;
 
     /// <summary>Where a warm-up or stretches were called most of what is said tells what to do: less likeness will do for an easy move, if it is far ahead of all others.</summary>
-    private const double EasedLike = 16;
-    private const double EasedLead = 6;
+    private const double EasyLike = 16;
+    private const double EasyLead = 6;
 
     /// <summary>Moves of a warm-up or a cool-down have fewer MET than this as a rule.</summary>
     private const double EasyMet = 4.5;
@@ -274,7 +274,7 @@ internal static class NameFinder
         var enough = LikeEnough + (MoreForTalk * Math.Clamp((speech.WordsAMinute / FewWordsAMinute) - 1, 0, 1));
         var awaited = Awaited(marks, [.. clear.Select(r => speech.At(r.Token))]);
         var found = new List<(LikeMove Like, int From, int Count)>();
-        var easing = Easing.In(speech, marks);
+        var loosening = Loosening.In(speech, marks);
         for (var from = 0; from < speech.Tokens.Count;)
         {
             var to = from + 1;
@@ -299,9 +299,9 @@ internal static class NameFinder
 
                     // Where a start waits for its move, less has to be said for one.
                     var waits = awaited.Exists(a => speech.At(at + count - 1) > a.From && speech.At(at) < a.To);
-                    var eased = easing.Covers(speech.At(at));
-                    if (count >= (waits || eased ? FewWords : shortest) && heard.UpTo(at + count, waits || eased ? FewWords : ClearWords, eased ? EasedLike : enough) is { } like
-                        && (IsLikest(like, count, waits) || (eased && IsEasy(like.Move) && like.Lead >= EasedLead)))
+                    var loosens = loosening.Covers(speech.At(at));
+                    if (count >= (waits || loosens ? FewWords : shortest) && heard.UpTo(at + count, waits || loosens ? FewWords : ClearWords, loosens ? EasyLike : enough) is { } like
+                        && (IsLikest(like, count, waits) || (loosens && IsEasy(like.Move) && like.Lead >= EasyLead)))
                     {
                         found.Add((like, at, count));
                     }

@@ -1,7 +1,7 @@
 namespace AnyPace.Core.Reading;
 
 /// <summary>From where a warm-up or stretches are called to where they are over: no clock rules there, and most of what is said tells what to do.</summary>
-internal sealed class Easing
+internal sealed class Loosening
 {
     /// <summary>A warm-up is called in this first share of a class, stretches after the second.</summary>
     private const double WarmUpBefore = 0.4;
@@ -13,9 +13,9 @@ internal sealed class Easing
 
     private readonly List<(double From, double To)> _spans;
 
-    private Easing(List<(double From, double To)> spans) => _spans = spans;
+    private Loosening(List<(double From, double To)> spans) => _spans = spans;
 
-    public static Easing In(Speech speech, IReadOnlyList<Mark> marks)
+    public static Loosening In(Speech speech, IReadOnlyList<Mark> marks)
     {
         var (end, spans) = (speech.End.Value, new List<(double, double)>());
         foreach (var mark in marks)
@@ -31,7 +31,7 @@ internal sealed class Easing
             }
         }
 
-        return new Easing(spans);
+        return new Loosening(spans);
     }
 
     public bool Covers(double at) => _spans.Exists(s => at >= s.From && at < s.To);
