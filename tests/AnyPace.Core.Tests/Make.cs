@@ -20,6 +20,10 @@ internal static class Make
 
     public static Timeline Read(params string[] lines) => new CaptionReading(Lexicon).Read(Captions(lines));
 
+    /// <summary>A class from what is said when, in whichever order.</summary>
+    public static Timeline Read(IEnumerable<(double At, string Words)> said) =>
+        Read([.. said.OrderBy(s => s.At).Select(s => $"[{(int)s.At / 60}:{(int)s.At % 60:00}] {s.Words}")]);
+
     public static Bout Bout(string move, double start, double end, Side side = Side.Both) => Core.Sessions.Bout.Confirmed($"{move}@{start}", move, Span.Of(start, end), side);
 
     /// <summary>A class whose bouts are all work.</summary>

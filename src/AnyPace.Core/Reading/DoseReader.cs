@@ -233,6 +233,9 @@ public static partial class DoseReader
         return null;
     }
 
+    /// <summary>Words between two numbers that make them a range, however far apart.</summary>
+    private static readonly string[] Joins = [" to ", " or ", " and "];
+
     private static CountRange? Range(Match match)
     {
         var low = int.Parse(match.Groups["n"].Value, CultureInfo.InvariantCulture);
@@ -244,7 +247,7 @@ public static partial class DoseReader
         var high = match.Groups["m"].Success ? int.Parse(match.Groups["m"].Value, CultureInfo.InvariantCulture) : low;
 
         // "Ten twelve reps" is a range; "exercise six, twelve reps" are two numbers.
-        if (high != low && !match.Value.Contains(" to ", StringComparison.Ordinal) && !match.Value.Contains(" or ", StringComparison.Ordinal) && !match.Value.Contains(" and ", StringComparison.Ordinal) && high - low is < 1 or > 5)
+        if (high != low && !Array.Exists(Joins, j => match.Value.Contains(j, StringComparison.Ordinal)) && high - low is < 1 or > 5)
         {
             low = high;
         }

@@ -4,11 +4,11 @@ namespace AnyPace.Core.Reading;
 internal sealed class Loosening
 {
     /// <summary>A warm-up is called in this first share of a class, stretches after the second.</summary>
-    private const double WarmUpBefore = 0.4;
-    private const double StretchesAfter = 0.45;
+    internal const double WarmUpBefore = 0.4;
+    internal const double StretchesAfter = 0.45;
 
-    /// <summary>Seconds: no warm-up is longer, none shorter.</summary>
-    private const double Longest = 400;
+    /// <summary>Seconds: how long a warm-up may be until something else is said to begin, and how soon after its call it can not be over yet.</summary>
+    internal const double LongestWarmUp = 400;
     private const double Shortest = 20;
 
     private readonly List<(double From, double To)> _spans;
@@ -23,7 +23,7 @@ internal sealed class Loosening
             if (mark.Kind == MarkKind.WarmUp && mark.At < WarmUpBefore * end)
             {
                 var over = marks.Where(m => m.Kind == MarkKind.WarmUpOver && m.At > mark.At + Shortest).Select(m => m.At).FirstOrDefault(double.PositiveInfinity);
-                spans.Add((mark.At, Math.Min(over, mark.At + Longest)));
+                spans.Add((mark.At, Math.Min(over, mark.At + LongestWarmUp)));
             }
             else if (mark is { Kind: MarkKind.CoolDown, Strength: >= 1 } && mark.At > StretchesAfter * end)
             {

@@ -57,7 +57,8 @@ public static class MentionFinder
     public static IReadOnlyList<Mention> Find(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, SaidDose dose)
     {
         var position = new PositionTrack(speech);
-        var (raw, misheard, called) = Heard(speech, lexicon, marks, position);
+        var loosening = Loosening.In(speech, marks);
+        var (raw, misheard, called) = Heard(speech, lexicon, marks, position, loosening);
         var listed = NameLists.Listed(speech, raw);
         var opening = Math.Min(ClassOpening.OpeningAt(speech, marks), ClassOpening.FirstDone(speech, raw, marks));
         var beat = BeatGrid.Of(marks, dose);
@@ -148,18 +149,18 @@ public static class MentionFinder
             }
         }
 
-        return Weighed(speech, lexicon, marks, dose, mentions, position, opening, beat, called);
+        return Weighed(speech, lexicon, marks, dose, mentions, position, loosening, opening, beat, called);
     }
 
     /// <summary>Everything in speech that is or may be the name of a move, where it begins and how many words it has; which of it has a word misheard, and what is called for short.</summary>
-    private static (List<(AliasHit Hit, int Token, int Length)> Raw, HashSet<int> Misheard, HashSet<int> Called) Heard(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, PositionTrack position)
+    private static (List<(AliasHit Hit, int Token, int Length)> Raw, HashSet<int> Misheard, HashSet<int> Called) Heard(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, PositionTrack position, Loosening loosening)
     {
         var raw = NameFinder.Names(speech, lexicon);
         var misheard = NameFinder.Misheard(speech, lexicon, raw);
         var places = position.Along(raw.Where(r => NameFinder.IsClear(speech, r)).Select(r => (r.Token, r.Hit.Move)));
         var listened = lexicon.Likeness.In(speech.Stems, places, m => NameFinder.AtHand(speech, m));
         NameFinder.Described(speech, lexicon, listened, places, raw);
-        NameFinder.Likened(speech, marks, listened, raw);
+        NameFinder.Likened(speech, marks, loosening, listened, raw);
         ShortNames.Recalled(speech, lexicon, raw);
         var called = ShortNames.CalledOut(speech, lexicon, raw);
         ShortNames.Combine(speech, lexicon, raw);
@@ -218,7 +219,7 @@ public static class MentionFinder
 
     /// <summary>The mentions weighed by those around them, with when they begin, and with what nobody names again.</summary>
     private static List<Mention> Weighed(
-        Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, SaidDose dose, List<Mention> mentions, PositionTrack position, double opening, BeatGrid? beat, HashSet<int> called)
+        Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, SaidDose dose, List<Mention> mentions, PositionTrack position, Loosening loosening, double opening, BeatGrid? beat, HashSet<int> called)
     {
         // In a class of work its clock does not rule the warm-up and the stretches.
         var named = mentions.Where(m => !m.Weak && m.Role is Role.Doing or Role.Announced).ToList();
@@ -240,7 +241,7 @@ public static class MentionFinder
         }
 
         MentionWeights.ThinTalkedOf(speech, marks, mentions, dose);
-        MentionWeights.WeighDescriptions(speech, marks, mentions, Math.Max(DescribesWithin, dose.WorkSeconds - NextIsNear ?? 0));
+        MentionWeights.WeighDescriptions(marks, mentions, loosening, speech.End.Value, Math.Max(DescribesWithin, dose.WorkSeconds - NextIsNear ?? 0));
         MentionWeights.MuscleStretches(speech, lexicon, marks, mentions, position, opening);
         MentionStarts.SettleAnnouncements(mentions, marks, dose is { WorkSeconds: not null, RestSeconds: > 0 });
         Repeats.WithOtherSides(speech, mentions, marks);

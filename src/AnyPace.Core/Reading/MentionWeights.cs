@@ -174,10 +174,8 @@ internal static class MentionWeights
     /// Many stretches are never named, only described ("ankle over the opposite knee"). Such words count where no other move was just named;
     /// right after a name they say how that one is done.
     /// </summary>
-    internal static void WeighDescriptions(Speech speech, IReadOnlyList<Mark> marks, List<Mention> mentions, double within)
+    internal static void WeighDescriptions(IReadOnlyList<Mark> marks, List<Mention> mentions, Loosening loosening, double end, double within)
     {
-        var end = speech.End.Value;
-        var loosening = Loosening.In(speech, marks);
         // "Breathe in, breathe out" is a move of its own at both ends of a class; in between it is how moves are done.
         const double opening = 0.12;
         const double closing = 0.8;

@@ -246,7 +246,7 @@ internal static class NameFinder
     }
 
     /// <summary>Adds moves to which stretches of speech without a name or a description are most like, where one is clearly the likest.</summary>
-    internal static void Likened(Speech speech, IReadOnlyList<Mark> marks, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> raw)
+    internal static void Likened(Speech speech, IReadOnlyList<Mark> marks, Loosening loosening, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> raw)
     {
         const int shortest = 5;
         const int step = 3;
@@ -274,7 +274,6 @@ internal static class NameFinder
         var enough = LikeEnough + (MoreForTalk * Math.Clamp((speech.WordsAMinute / FewWordsAMinute) - 1, 0, 1));
         var awaited = Awaited(marks, [.. clear.Select(r => speech.At(r.Token))]);
         var found = new List<(LikeMove Like, int From, int Count)>();
-        var loosening = Loosening.In(speech, marks);
         for (var from = 0; from < speech.Tokens.Count;)
         {
             var to = from + 1;
@@ -300,7 +299,8 @@ internal static class NameFinder
                     // Where a start waits for its move, less has to be said for one.
                     var waits = awaited.Exists(a => speech.At(at + count - 1) > a.From && speech.At(at) < a.To);
                     var loosens = loosening.Covers(speech.At(at));
-                    if (count >= (waits || loosens ? FewWords : shortest) && heard.UpTo(at + count, waits || loosens ? FewWords : ClearWords, loosens ? EasyLike : enough) is { } like
+                    var (least, words) = waits || loosens ? (FewWords, FewWords) : (shortest, ClearWords);
+                    if (count >= least && heard.UpTo(at + count, words, loosens ? EasyLike : enough) is { } like
                         && (IsLikest(like, count, waits) || (loosens && IsEasy(like.Move) && like.Lead >= EasyLead)))
                     {
                         found.Add((like, at, count));

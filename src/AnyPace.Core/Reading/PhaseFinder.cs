@@ -102,7 +102,7 @@ internal static partial class PhaseFinder
         var overSaid = marks.Where(m => m.Kind == MarkKind.WarmUpOver && m.At < end * 0.55).Select(m => m.At).ToList();
 
         // "That's the warm-up done" calls none.
-        var warmSaid = marks.Where(m => m.Kind == MarkKind.WarmUp && m.At < end * 0.4 && !overSaid.Contains(m.At)).Select(m => m.At).ToList();
+        var warmSaid = marks.Where(m => m.Kind == MarkKind.WarmUp && m.At < end * Loosening.WarmUpBefore && !overSaid.Contains(m.At)).Select(m => m.At).ToList();
 
         // Who shows moves with a dose rarely warms up on camera; unless it is said, the first of them is the first of the work.
         var cold = NoWarmUpSaid(speech) || (kind == ClassKind.Demonstration && warmSaid.Count == 0);
@@ -111,18 +111,18 @@ internal static partial class PhaseFinder
 
         // "Let's warm up", and what follows is that, whatever it is, until the work is said to begin.
         var warmUntil = !cold && warmSaid.Count > 0 && warmSaid[0] < WarmSaidEarly
-            ? overSaid.Concat(taken).Where(t => t > warmSaid[0] + ShortestWarmUp && t < warmSaid[0] + LongestWarmUp).DefaultIfEmpty(double.NaN).Min()
+            ? overSaid.Concat(taken).Where(t => t > warmSaid[0] + ShortestWarmUp && t < warmSaid[0] + Loosening.LongestWarmUp).DefaultIfEmpty(double.NaN).Min()
             : double.NaN;
 
         // "Good, now we're warm", "right, first round": nobody called it a warm-up, and that is what it was.
         if (double.IsNaN(warmUntil) && !cold && warmSaid.Count == 0)
         {
-            warmUntil = overSaid.Where(t => t > bouts[0].Span.Start.Value + UncalledWarmUp && t < bouts[0].Span.Start.Value + LongestWarmUp).DefaultIfEmpty(double.NaN).Min();
+            warmUntil = overSaid.Where(t => t > bouts[0].Span.Start.Value + UncalledWarmUp && t < bouts[0].Span.Start.Value + Loosening.LongestWarmUp).DefaultIfEmpty(double.NaN).Min();
         }
 
         // In a class of stretches and mobility those are the work; only what is said, and lying still at the end, sets phases apart.
         var gentle = bouts.Where(b => lexicon[b.MoveId].IsGentle).Sum(b => b.Span.Length.Value) >= GentleClass * bouts.Sum(b => b.Span.Length.Value);
-        var coolSaid = marks.Where(m => m.Kind == MarkKind.CoolDown && (m.Strength >= 1 || !gentle || m.At > end * Late) && m.At > end * 0.45).Select(m => m.At).ToList();
+        var coolSaid = marks.Where(m => m.Kind == MarkKind.CoolDown && (m.Strength >= 1 || !gentle || m.At > end * Late) && m.At > end * Loosening.StretchesAfter).Select(m => m.At).ToList();
 
         double Warm(int i)
         {
@@ -227,13 +227,12 @@ internal static partial class PhaseFinder
         return (best.Work, best.Cool, Math.Round(Math.Clamp(0.6 + (0.25 * margin), 0.5, 0.95), 2));
     }
 
-    /// <summary>Seconds: a warm-up that is announced at the start, and how long one may be until something else is said to begin.</summary>
+    /// <summary>Seconds: until when a warm-up is announced at the start, and how short none is.</summary>
     private const double WarmSaidEarly = 150;
     private const double ShortestWarmUp = 40;
+
     /// <summary>Moves of at least so many seconds before the work is said to begin are a warm-up though nobody says so.</summary>
     private const double UncalledWarmUp = 75;
-
-    private const double LongestWarmUp = 400;
 
     /// <summary>A warm-up of a said length ends this near to it, in seconds: coaches run over.</summary>
     private const double WarmUpTolerance = 40;

@@ -56,7 +56,7 @@ internal static partial class RoleReader
         return before.Holds(Announce()) || after.Holds(AnnounceAfter()) ? Role.Announced : Role.Doing;
     }
 
-    /// <summary>Words beside a name, of which is asked what they hold: phrases that none of them can begin are not tried.</summary>
+    /// <summary>Words beside a name, of which is asked what they hold: phrases that none of them can begin are not tried. Only for phrases that begin with a whole word; "would like" of "you'd like" does not.</summary>
     private readonly record struct Beside(Speech Speech, int From, int To, string Text)
     {
         public bool Holds(Regex phrase) => Text.Length > 0 && Speech.MayBegin(phrase, From, To) && phrase.IsMatch(Text);
