@@ -160,7 +160,7 @@ internal static partial class BoutBuilder
         _ => Side.Both,
     };
 
-    [GeneratedRegex(@"\b(lie|lying|lay|laying|roll\w*|over|come|flip|turn)( \w+){0,3} (on|onto|to) (your |the )?(left|right)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"\b(lie|lying|lay|laying|roll\w*|over|come|flip|turn)( \w+){0,3} (on|onto|to) (your |the )?(left|right)\b|\b(left|right) side down\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex LyingOn();
 
     [GeneratedRegex(@"\b(alternat\w*|each leg in turn|left right|right left|side to side|1 then the other)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]

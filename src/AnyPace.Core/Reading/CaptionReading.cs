@@ -33,6 +33,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
         bouts = LaterRounds.FillListed(bouts, marks, mentions, dose);
         bouts = LaterRounds.FillHoles(LaterRounds.Fill(bouts, marks, dose), dose);
         bouts = LaterRounds.FillUnnamed(bouts, marks, dose);
+        bouts = TabataBlocks.Fill(bouts, marks, [.. mentions], dose, speech.End.Value);
         var kind = KindOf(speech, marks, bouts, dose);
         var phases = PhaseFinder.Find(speech, marks, bouts, lexicon, kind);
         var claimed = FactReader.Claimed(speech);

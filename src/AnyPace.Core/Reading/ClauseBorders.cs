@@ -40,6 +40,7 @@ internal static partial class ClauseBorders
             IsWhereTo(first.Text) && Moving().IsMatch(speech.Before(token, 2)) && DoneTo().IsMatch(speech.After(token + 1, 2))
             || (last.Text == "stretch" && Stretched().IsMatch(speech.After(token + 2, 2)))
             || (last.Text is "taps" or "touches" && TheFloor().IsMatch(speech.After(token + 2, 2)))
+            || (last.Text == "press" && TheFloor().IsMatch(speech.After(token + 2, 2)))
             || (first.Text == "front" && last.Text == "thigh")
             || (first.Text == "stretch" && AStretch().IsMatch(speech.Before(token, 2)))
             || (last.Text is "step" or "tap" && ToSide().IsMatch(speech.After(token + 2, 3)) && IsSaidBefore(speech, token, last.Text))
@@ -67,7 +68,7 @@ internal static partial class ClauseBorders
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"^(bend|stand|lift|press|push|pull|raise|curl|twist|reach|kick|drop|roll|stretch|open|tap|touch|circle|turn|swing|hold) (your|the|both|it|on|that|this|1|up|down|over|onto|him|her)\b", Options)]
+    [GeneratedRegex(@"^(bend|stand|step|lift|press|push|pull|raise|curl|twist|reach|kick|drop|roll|stretch|open|tap|touch|circle|turn|swing|hold) (your|the|both|it|on|that|this|1|up|down|over|onto|him|her)\b", Options)]
     private static partial Regex DoneTo();
 
     [GeneratedRegex(@"\b(step|push|bring|take|lean|reach|sit|come|go|walk|drop|lift|pull|stretch|roll|kick)(s|ing)?( \w+)?$", Options)]

@@ -220,7 +220,7 @@ public static partial class MarkFinder
         var i = 0;
         while (i < tokens.Count)
         {
-            if (tokens[i].Number is not { } first)
+            if (tokens[i].Number is not { } first || speech.Punches.Calls(i))
             {
                 i++;
                 continue;
@@ -261,7 +261,7 @@ public static partial class MarkFinder
                 {
                     // Which of the two it is, the words after it decide.
                     var after = speech.Next(j, 4);
-                    if (IsResting(marks, tokens[i].At) && !StopBeforeCount().IsMatch(speech.Before(i, 4)))
+                    if (first <= LongestCountIn && IsResting(marks, tokens[i].At) && !StopBeforeCount().IsMatch(speech.Before(i, 4)))
                     {
                         marks.Add(new Mark(MarkKind.Start, i, at, 1));
                     }
@@ -295,6 +295,9 @@ public static partial class MarkFinder
         }
     }
 
+    /// <summary>Who counts down from more than this ends the work: "ten, nine, eight".</summary>
+    private const int LongestCountIn = 5;
+
     /// <summary>A rest was called so long before, and nothing was begun since: who counts down now counts in.</summary>
     private static bool IsResting(List<Mark> marks, double at)
     {
@@ -314,7 +317,7 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\G\b(go ahead|let's (get )?(it|going)|get ready|in position|whenever you're ready|when you're ready|and start|let's (start|begin))\b", Options)]
     private static partial Regex StartMaybe();
 
-    [GeneratedRegex(@"\G\b(and rest|and relax\b(?! (in ?to|your|the|those|that|deeper|further|through|over|down|here))|rest (it|now|there|up|for)|take (a|your|that|the|another|some) (quick |short |little |nice |well deserved |\d+ seconds? )?(break|breather|rest)|shake (it|that|them|those|everything|your \w+|out|the \w+) ?(out|off|loose)?|(catch|get) (your|a|that) breath( back)?|have a (minute|breather)|and stop|take (a |about |another )?(\d+ (seconds?|minutes?)|half a minute|minute)( here| off| to)?\b|time's up|that's time|time (take|good|grab|relax|okay|everybody|breathe|rest|shake|nice|well)|and time\b(?! (to|for|is|yourself|your|it|will|flies|after|again|under|on|we|the|this|as))|take your minute|that's the bell|time is up|\d+ (seconds?|minutes?) (rest|off|break|recovery|to rest|of rest|to recover)|and pause|have a rest|you can rest|and recover|and done|and release|and you're done|recovery time)\b", Options)]
+    [GeneratedRegex(@"\G\b(and rest|and relax\b(?! (in ?to|your|the|those|that|deeper|further|through|over|down|here))|rest (it|now|there|up|for)|take (a|your|that|the|another|some) (quick |short |little |nice |well deserved |\d+ seconds? )?(break|breather|rest)|shake (it|that|them|those|everything|out)( (out|off|loose))?|shake (your|the) \w+ (out|off|loose)|(catch|get) (your|a|that) breath( back)?|have a (minute|breather)|and stop|take (a |about |another )?(\d+ (seconds?|minutes?)|half a minute|minute)( here| off| to)?\b|time's up|that's time|time (take|good|grab|relax|okay|everybody|breathe|rest|shake|nice|well)|and time\b(?! (to|for|is|yourself|your|it|will|flies|after|again|under|on|we|the|this|as))|take your minute|that's the bell|time is up|\d+ (seconds?|minutes?) (rest|off|break|recovery|to rest|of rest|to recover)|and pause|have a rest|you can rest|and recover|and done|and release|and you're done|recovery time)\b", Options)]
     private static partial Regex StopSure();
 
     [GeneratedRegex(@"\G\b(well done|good job|nice (work|job)|great (work|job)|good work|fantastic|awesome (job|work)|beautiful|stop there|rest|relax\b(?! (in ?to|your|the|those|that|deeper|further|through))|that's it|excellent|breathe|lower down|come (on )?down|grab (some|your|a|that) (water|towel|drink)|(some|sip of|drink of) water|water break)\b", Options)]
@@ -357,7 +360,7 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\b(rounds? (1|2|3|4|one|two|number|done)|circuits?|from the (top|start|beginning)|back to the (top|start|beginning|first)|same (2|3|4|5|6|7|8|9|10) again|the whole (lot|thing|round))\b", Options)]
     private static partial Regex WholeRoundAround();
 
-    [GeneratedRegex(@"\G\b((second|2nd|third|3rd|fourth|4th|fifth|last|final|next|another|1 more|1 last) set\b|(second|2nd|third|3rd|fourth|4th) and (last|final)\b(?! (round|exercise|move|pair|block))|set (number )?[2-6]\b|(go|same|here we go|do (it|that)|rest|ready|and) again\b|1 more (time|of (these|those|them))|same (thing|again|move|exercise)( again)?)", Options)]
+    [GeneratedRegex(@"\G\b((second|2nd|third|3rd|fourth|4th|fifth|last|final|next|another|1 more|1 last) set\b|(second|2nd|third|3rd|fourth|4th) and (last|final)\b(?! (round|exercise|move|pair|block))|set (number )?[2-6]\b|(go|same|here we go|do (it|that)|rest|ready|and) again\b(?! (for )?\d+ (rounds|times))|1 more (time|of (these|those|them))|same (thing|again|move|exercise)( again)?)", Options)]
     private static partial Regex Again();
 
     [GeneratedRegex(@"\G\b(water break|(grab|get|have|take) (some|a|your|that|a quick|a sip of|a drink of|a sip|a little)? ?(water|drink|sip|towel)|minute (break|rest|off)|longer (rest|break)|take a minute|between rounds?|break between)\b", Options)]

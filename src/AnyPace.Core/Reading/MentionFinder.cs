@@ -49,7 +49,7 @@ public static class MentionFinder
     private const double PairReach = 30;
 
     /// <summary>And for so many of one that was only described.</summary>
-    private const double PulsedWithin = 30;
+    private const double PulsedWithin = 60;
 
     /// <summary>Within this many seconds a general word is said of the move that was named last.</summary>
     internal const double StillThatMove = 75;
@@ -108,13 +108,14 @@ public static class MentionFinder
                 role = Role.Past;
             }
 
-            var several = hit.Weak && length == 1 && (called.Contains(token) || NameFinder.IsSeveral(speech.Tokens[token]) || (walking && MoveMeant.Walks(speech, token)));
+            var several = hit.Weak && !hit.Described && RoleReader.IsNamed(speech, token);
+            several |= hit.Weak && length == 1 && (called.Contains(token) || NameFinder.IsSeveral(speech.Tokens[token]) || (walking && MoveMeant.Walks(speech, token)));
             var verb = RoleReader.IsVerb(speech, token, length);
             var weak = (hit.Weak && !several) || verb || RoleReader.IsClause(speech, token, length) || (hit.Move.Id == OnOneLeg && RoleReader.NamesSide(speech, token, length));
             var (place, implied) = position.Find(token);
             var move = MoveMeant.OneLimb(speech, lexicon, MoveMeant.Here(lexicon, hit.Move, place, hit.Weak, speech.Stems.Skip(token).Take(length)), token, length);
             var general = lexicon.NameStems(move).Length == 1 || (hit.Words == 1 && speech.Tokens[token + length - 1].Stem == lexicon.NameStems(move)[^1]) || !move.Parts.IsEmpty;
-            if (hit.Weak && lexicon.How(move) is { } how && (Named.LastNamed(mentions, at, StillThatMove) ?? Named.LastDescribed(mentions, at, PulsedWithin)) is { } under)
+            if (hit.Weak && lexicon.How(move) is { } how && Named.Later(Named.LastNamed(mentions, at, StillThatMove), Named.LastDescribed(mentions, at, PulsedWithin)) is { } under)
             {
                 // "Stay down there and pulse", after the wide squat or the lunge; after push-ups they are push-ups.
                 var variant = lexicon.Variant(under.Move, how);
@@ -133,7 +134,7 @@ public static class MentionFinder
                 move = low;
             }
 
-            var fuller = MoveMeant.PartOf(lexicon, mentions, hit, token, length, speech, at) ?? (general && !RoleReader.IsUnloaded(speech, token, length) ? MoveMeant.EarlierOf(lexicon, mentions, names, move, weak || several, at, NameFinder.AtHand(speech, move)) : null);
+            var fuller = MoveMeant.PartOf(lexicon, mentions, hit, token, length, speech, at) ?? (general && !RoleReader.IsUnloaded(speech, token, length) && !RoleReader.IsPlain(speech, token) ? MoveMeant.EarlierOf(lexicon, mentions, names, move, weak || several, at, NameFinder.AtHand(speech, move)) : null);
             var meant = fuller ?? move;
             var weight = hit.Move.Id == ShakeOut && JustStopped(marks, at) ? 0
                 : verb && !hit.Weak ? VerbWeight
@@ -156,8 +157,9 @@ public static class MentionFinder
     private static (List<(AliasHit Hit, int Token, int Length)> Raw, HashSet<int> Misheard, HashSet<int> Called) Heard(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, PositionTrack position, Loosening loosening)
     {
         var raw = NameFinder.Names(speech, lexicon);
+        NameFinder.Numbered(speech, lexicon, raw);
         var misheard = NameFinder.Misheard(speech, lexicon, raw);
-        var places = position.Along(raw.Where(r => NameFinder.IsClear(speech, r)).Select(r => (r.Token, r.Hit.Move)));
+        var places = position.Along(raw.Where(r => NameFinder.IsClear(speech, r)).Select(r => (r.Token, r.Hit.Move)), (move, place) => place.Length > 0 && move.Elsewhere.Any(id => lexicon[id].Positions.Contains(place)));
         var listened = lexicon.Likeness.In(speech.Stems, places, m => NameFinder.AtHand(speech, m));
         NameFinder.Described(speech, lexicon, listened, places, raw);
         NameFinder.Likened(speech, marks, loosening, listened, raw);
@@ -226,7 +228,7 @@ public static class MentionFinder
         var gentleClass = named.Count(m => m.Move.IsGentle) > 0.7 * named.Count;
         MentionWeights.TakeBack(speech, mentions);
         MentionWeights.OfOneSchool(mentions);
-        MoveMeant.OneArm(lexicon, marks, mentions);
+        MoveMeant.OneArm(speech, lexicon, marks, mentions);
         MentionWeights.NameForward(marks, mentions);
         MentionWeights.NameDescribed(mentions);
         MentionWeights.TellAnnounced(marks, mentions);
@@ -241,9 +243,9 @@ public static class MentionFinder
         }
 
         MentionWeights.ThinTalkedOf(speech, marks, mentions, dose);
-        MentionWeights.WeighDescriptions(marks, mentions, loosening, speech.End.Value, Math.Max(DescribesWithin, dose.WorkSeconds - NextIsNear ?? 0));
+        MentionWeights.WeighDescriptions(speech, marks, mentions, loosening, speech.End.Value, Math.Max(DescribesWithin, dose.WorkSeconds - NextIsNear ?? 0));
         MentionWeights.MuscleStretches(speech, lexicon, marks, mentions, position, opening);
-        MentionStarts.SettleAnnouncements(mentions, marks, dose is { WorkSeconds: not null, RestSeconds: > 0 });
+        MentionStarts.SettleAnnouncements(speech, mentions, marks, dose is { WorkSeconds: not null, RestSeconds: > 0 });
         Repeats.WithOtherSides(speech, mentions, marks);
         Repeats.WithRepeats(mentions, marks, dose);
         MentionWeights.ThinLists(mentions, opening);

@@ -87,10 +87,11 @@ internal static class MentionStarts
 
     /// <summary>Where several moves are named between a stop and the next start, only one of them starts: the one most clearly announced, of equals the last.</summary>
     /// <param name="timed">True where work and rest are by the clock.</param>
-    internal static void SettleAnnouncements(List<Mention> mentions, IReadOnlyList<Mark> marks, bool timed)
+    internal static void SettleAnnouncements(Speech speech, List<Mention> mentions, IReadOnlyList<Mark> marks, bool timed)
     {
         const double passing = 0.35;
         const double inRestOnly = 0.1;
+        const double sameBreath = 6;
         foreach (var group in mentions
             .Select((m, i) => (m, i))
             .Where(x => x.m.Role is Role.Announced or Role.Doing && x.m.EffectiveAt > x.m.At + 1)
@@ -104,13 +105,18 @@ internal static class MentionStarts
             }
 
             var stop = Clocked.Between(marks, members[0].m.At - BeatGrid.LongestRest, group.Key).LastOrDefault(k => k is { Kind: MarkKind.Stop, Strength: >= 0.9 } && k.At < group.Key).At;
-            var running = members.Where(x => x.m.At < stop).ToList();
+
+            // "Good, lunges are next, shake it out": said before the stop, and yet of what comes.
+            bool IsRunning(Mention m) => m.At < stop && !(stop - m.At < sameBreath && RoleReader.IsNext(speech, m.Token, m.Length));
+            var running = members.Where(x => IsRunning(x.m)).ToList();
             var inRest = members.Except(running).ToList();
-            var named = inRest.Where(x => !x.m.Weak).OrderBy(x => x.m.Weight).Select(x => x.m.Move.Id).LastOrDefault();
+            var clear = inRest.Where(x => !x.m.Weak).ToList();
+            var next = clear.FindAll(x => RoleReader.IsNext(speech, x.m.Token, x.m.Length));
+            var named = (next.Count > 0 ? next : clear).OrderBy(x => x.m.Weight).Select(x => x.m.Move.Id).LastOrDefault();
             var chosen = named ?? members[^1].m.Move.Id;
             foreach (var (m, i) in members)
             {
-                if (m.At < stop)
+                if (IsRunning(m))
                 {
                     // Said before the stop, it belongs to what was running.
                     mentions[i] = m with { EffectiveAt = m.At };

@@ -174,7 +174,7 @@ internal static class MentionWeights
     /// Many stretches are never named, only described ("ankle over the opposite knee"). Such words count where no other move was just named;
     /// right after a name they say how that one is done.
     /// </summary>
-    internal static void WeighDescriptions(IReadOnlyList<Mark> marks, List<Mention> mentions, Loosening loosening, double end, double within)
+    internal static void WeighDescriptions(Speech speech, IReadOnlyList<Mark> marks, List<Mention> mentions, Loosening loosening, double end, double within)
     {
         // "Breathe in, breathe out" is a move of its own at both ends of a class; in between it is how moves are done.
         const double opening = 0.12;
@@ -190,7 +190,8 @@ internal static class MentionWeights
             }
 
             var midClass = (m.Move.IsBreathing || (m.Move.IsGentle && !m.Move.IsStretch && Clocked.Between(marks, m.At - JustBegun, m.At).Any(k => k is { Kind: MarkKind.Start, Strength: >= 1 }))) && m.At > opening * end && m.At < closing * end;
-            var underway = midClass || Clocked.Between(mentions, m.At - MentionFinder.DescribesWithin - MentionStarts.AnnounceReach, m.At + 5).Any(o => !o.Weak && o.Weight >= MentionFinder.WeakWeight && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && !(m.Move.IsStretch && !o.Move.IsStretch && m.At > closing * end) && !(m.Move.IsGentle && MentionFinder.JustStopped(marks, o.EffectiveAt + 1, m.At)) && o.EffectiveAt > m.At - (loosening.Covers(m.At) || ((m.Move.IsGentle || o.Move.IsGentle) && (m.At < warmingUp * end || m.At > closing * end)) ? MentionFinder.DescribesWithin : within) && o.At < m.At + 5);
+            var movesOn = m.Length > FewWords && RoleReader.MovesOn(speech, m.Token, RightBefore);
+            var underway = midClass || (!movesOn && Clocked.Between(mentions, m.At - MentionFinder.DescribesWithin - MentionStarts.AnnounceReach, m.At + 5).Any(o => !o.Weak && o.Weight >= MentionFinder.WeakWeight && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && !(m.Move.IsStretch && !o.Move.IsStretch && m.At > closing * end) && !(m.Move.IsGentle && MentionFinder.JustStopped(marks, o.EffectiveAt + 1, m.At)) && o.EffectiveAt > m.At - (loosening.Covers(m.At) || ((m.Move.IsGentle || o.Move.IsGentle) && (m.At < warmingUp * end || m.At > closing * end)) ? MentionFinder.DescribesWithin : within) && o.At < m.At + 5));
 
             // Right after work is named, "breathe in through the nose" is how it is done; arms that swing while everyone walks belong to the walk.
             bool JustNamed(Func<Move, bool> which) => Clocked.Between(mentions, m.At - MentionFinder.DescribesWithin - MentionStarts.AnnounceReach, m.At).Any(o => o.Weight >= 0.5 && which(o.Move));
@@ -204,8 +205,11 @@ internal static class MentionWeights
         }
     }
 
+    /// <summary>"And now", "next", so many words before a description: it is of another move.</summary>
+    private const int RightBefore = 3;
+
     /// <summary>So many words are the end of a description that began no more than so many seconds before.</summary>
-    private const int FewWords = 3;
+    private const int FewWords = 4;
     private const double WholeDescription = 7;
 
     /// <summary>"Let your knees drop to one side and the other, windscreen wipers": what is described and then named is what it is named.</summary>
@@ -262,6 +266,9 @@ internal static class MentionWeights
     /// <summary>Moves that are also cues to others.</summary>
     private const string Breathing = "breathing";
 
+    /// <summary>What is only passed through has given way to another move by then, in seconds.</summary>
+    private const double MomentIsOver = 15;
+
     /// <summary>Seconds in which one repetition is explained: "step up ... and step down".</summary>
     private const double WayBack = 14;
 
@@ -273,7 +280,7 @@ internal static class MentionWeights
         for (var i = 1; i < mentions.Count; i++)
         {
             var (part, whole) = (mentions[i], mentions[i - 1]);
-            if (part.Move.IsGentle && RoleReader.IsForAMoment(speech, part.Token + part.Length))
+            if (part.Move.IsGentle && RoleReader.IsForAMoment(speech, part.Token + part.Length) && mentions.Skip(i + 1).TakeWhile(o => o.At - part.At < MomentIsOver).Any(o => !o.Weak && o.Move.Id != part.Move.Id && o.Role is Role.Doing or Role.Announced))
             {
                 mentions[i] = part with { Weight = part.Weight * 0.25 };
                 continue;

@@ -67,15 +67,16 @@ internal static partial class MoveMeant
     }
 
     /// <summary>"Rows, right arm first ... swap arms": the one-armed form, in every round of it.</summary>
-    internal static void OneArm(MoveLexicon lexicon, IReadOnlyList<Mark> marks, List<Mention> mentions)
+    internal static void OneArm(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, List<Mention> mentions)
     {
         const double soon = 25;
         var changed = new Dictionary<string, Move>();
         foreach (var m in mentions.Where(m => m.Role is Role.Doing or Role.Announced && m.Move.Sides == MoveSides.Both && (!m.Weak || m.Weight >= 0.5)))
         {
             if (lexicon.Find("single-arm-" + m.Move.Id[(m.Move.Id.LastIndexOf('-') + 1)..]) is { } one && one.Easier == m.Move.Id
-                && Clocked.Between(marks, m.At - 1, m.At + soon).Any(k => k.Kind is MarkKind.Left or MarkKind.Right)
-                && (Clocked.Between(marks, m.At + 3, m.At + 45).Any(k => k.Kind == MarkKind.SwitchSide) || BothSides(marks, m.At)))
+                && (OneHanded().IsMatch(speech.Around(m.Token, 3, OneHandedWithin))
+                    || (Clocked.Between(marks, m.At - 1, m.At + soon).Any(k => k.Kind is MarkKind.Left or MarkKind.Right)
+                        && (Clocked.Between(marks, m.At + 3, m.At + 45).Any(k => k.Kind == MarkKind.SwitchSide) || BothSides(marks, m.At)))))
             {
                 changed[m.Move.Id] = one;
             }
@@ -89,6 +90,12 @@ internal static partial class MoveMeant
             }
         }
     }
+
+    private const int OneHandedWithin = 18;
+
+    /// <summary>"A row, so put your free hand on the bench".</summary>
+    [GeneratedRegex(@"\b((your|the) free hand|(other|opposite) hand (is )?(on|to) (a|the|your|that) (bench|chair|knee|thigh|seat|wall)|1 hand on (a|the|your) (bench|chair|knee|thigh|seat))\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex OneHanded();
 
     /// <summary>"Right arm, six ... left arm": both sides are called within one bout and its other side.</summary>
     private static bool BothSides(IReadOnlyList<Mark> marks, double at)
@@ -120,10 +127,12 @@ internal static partial class MoveMeant
         }
 
         // A name that the other move never goes by stays what it is: a bird dog is none lying down, though "opposite arm and leg" may be.
-        // Of several there, the one that goes by more of the words said.
+        // Of several there, the one that goes by more of the words said; "arm circles" are no leg circles, "circles" may be.
+        var words = said.ToList();
+        var own = weak ? 0 : words.Count(stem => GoesBy(named, stem));
         var other = named.Elsewhere
-            .Where(id => lexicon[id].Positions.Contains(position) && (weak || GoesBy(lexicon[id], lexicon.NameStems(named)[^1])))
-            .OrderByDescending(id => said.Count(stem => GoesBy(lexicon[id], stem)))
+            .Where(id => lexicon[id].Positions.Contains(position) && (weak || GoesBy(lexicon[id], lexicon.NameStems(named)[^1]) || words.Count(stem => GoesBy(lexicon[id], stem)) >= own))
+            .OrderByDescending(id => words.Count(stem => GoesBy(lexicon[id], stem)))
             .FirstOrDefault();
         return other is null ? named : lexicon[other];
     }

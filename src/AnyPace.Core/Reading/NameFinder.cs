@@ -71,7 +71,7 @@ internal static class NameFinder
         var names = new List<(AliasHit Hit, int Token, int Length)>();
         for (var i = 0; i < speech.Tokens.Count; i++)
         {
-            if (NameAt(speech, lexicon, i) is { } found && !ClauseBorders.IsTwoClauses(speech, i, found.Length))
+            if (NameAt(speech, lexicon, i) is { } found && !(found.Hit.Weak && LacksWeights(speech, found.Hit.Move)) && !ClauseBorders.IsTwoClauses(speech, i, found.Length))
             {
                 names.Add((found.Hit, i, found.Length));
                 i += found.Length - 1;
@@ -79,6 +79,18 @@ internal static class NameFinder
         }
 
         return names;
+    }
+
+    /// <summary>Adds punches that are called by number.</summary>
+    internal static void Numbered(Speech speech, MoveLexicon lexicon, List<(AliasHit Hit, int Token, int Length)> raw)
+    {
+        foreach (var (id, token, length) in speech.Punches.Called)
+        {
+            raw.RemoveAll(r => r.Token < token + length && r.Token + r.Length > token);
+            raw.Add((new AliasHit(lexicon[id], false, length), token, length));
+        }
+
+        raw.Sort((a, b) => a.Token.CompareTo(b.Token));
     }
 
     /// <summary>The longest name that begins at a word; of "squats press ups" the first only, since the second takes the word between.</summary>
@@ -362,6 +374,9 @@ internal static class NameFinder
     /// <summary>True where a move needs what is never spoken of: "cheeky face, please" is no face pull where there is no band. Weights have too many names for this.</summary>
     private static bool LacksKit(Speech speech, Move move) =>
         move.Kit.Any(k => k is not ("dumbbell" or "kettlebell") && !speech.Text.Contains(k.Split(' ')[^1], StringComparison.Ordinal));
+
+    /// <summary>True where a move needs a bell and no weight is spoken of all class: to swing the arms is no kettlebell swing.</summary>
+    private static bool LacksWeights(Speech speech, Move move) => move.Kit is ["kettlebell"] && !speech.HasWeights;
 
     internal static bool AtHand(Speech speech, Move move) => !move.Kit.IsEmpty && move.Kit.All(k => speech.Text.Contains(k, StringComparison.Ordinal));
 }

@@ -11,6 +11,13 @@ internal static class NameLists
     private static readonly HashSet<string> ListWords =
         ["and", "then", "a", "an", "some", "the", "our", "your", "plus", "also", "with", "we've", "got", "we", "have", "into", "1", "finally", "lastly", "by", "followed", "10", "12", "20", "8"];
 
+    /// <summary>"Eight presses on each arm and eight rows".</summary>
+    private static readonly HashSet<string> EachSide = ["each", "per", "on", "arm", "leg", "side", "way"];
+
+    /// <summary>Words between two names of a list, and where each side is said.</summary>
+    private const int WordsBetween = 4;
+    private const int WordsOfSides = 7;
+
     /// <summary>"Number one step-ups, right foot on the bench. Number two dips. Number three ...": told one after the other, too soon for any to be done.</summary>
     private static void NumberedLists(Speech speech, List<(AliasHit Hit, int Token, int Length)> raw, bool[] listed)
     {
@@ -86,9 +93,11 @@ internal static class NameLists
         {
             var end = a.Token + a.Length;
             var joins = 0;
+            var sides = end < speech.Tokens.Count && Enumerable.Range(end, Math.Min(2, speech.Tokens.Count - end)).Any(t => speech.Tokens[t].Text is "each" or "per");
+            var most = sides ? WordsOfSides : WordsBetween;
             for (var t = end; t < b.Token; t++)
             {
-                if (!(ListWords.Contains(speech.Tokens[t].Text) || speech.Tokens[t].Number is not null) || t - end > 3)
+                if (!(ListWords.Contains(speech.Tokens[t].Text) || speech.Tokens[t].Number is not null || (sides && EachSide.Contains(speech.Tokens[t].Text))) || t - end >= most)
                 {
                     return false;
                 }
@@ -96,7 +105,7 @@ internal static class NameLists
                 joins += speech.Tokens[t].Text is "and" or "then" or "plus" or "a" or "an" or "some" || speech.Tokens[t].Number is > 1 || (speech.Tokens[t].Text == "with" && RoleReader.IsPairing(speech, a.Token)) ? 1 : 0;
             }
 
-            return b.Token - end <= 4 && a.Hit.Move.Id != b.Hit.Move.Id && !b.Hit.Move.NamesMoreThan(a.Hit.Move) && !(joins == 0 && SamePart(a.Hit.Move, b.Hit.Move)) && !Everyday(a) && !Everyday(b) && !speech.Tokens[end - 1].Stops
+            return b.Token - end <= most && a.Hit.Move.Id != b.Hit.Move.Id && !b.Hit.Move.NamesMoreThan(a.Hit.Move) && !(joins == 0 && SamePart(a.Hit.Move, b.Hit.Move)) && !Everyday(a) && !Everyday(b) && !speech.Tokens[end - 1].Stops
                 && (joins > 0 || speech.Tokens[end - 1].Pauses || b.Token == end) && speech.At(b.Token) - speech.At(a.Token) < Math.Min(6, ListPace * (b.Token - a.Token));
         }
     }

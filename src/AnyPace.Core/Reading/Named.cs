@@ -22,6 +22,9 @@ internal static class Named
         return null;
     }
 
+    /// <summary>The one of two that was said later.</summary>
+    internal static Mention? Later(Mention? one, Mention? other) => one is null || other?.At > one.At ? other : one;
+
     /// <summary>The move that was last described at some length, less than <paramref name="reach"/> seconds ago.</summary>
     internal static Mention? LastDescribed(List<Mention> mentions, double now, double reach) =>
         mentions.FindLast(m => m is { Weak: true, Role: Role.Doing or Role.Announced } && m.Length >= NameFinder.WordsEnough && now - m.At < reach);

@@ -63,7 +63,8 @@ internal sealed partial class PositionTrack
     /// For each word where the body is by what was said last and by the names since: a squat ends lying down. Empty where nobody knows.
     /// </summary>
     /// <param name="named">Names and where they stand, in the order of the words.</param>
-    public string[] Along(IEnumerable<(int Token, Move Move)> named)
+    /// <param name="isElsewhere">True where a name means another move in a position.</param>
+    public string[] Along(IEnumerable<(int Token, Move Move)> named, Func<Move, string, bool> isElsewhere)
     {
         var places = new string[_speech.Tokens.Count];
         Array.Fill(places, Unknown);
@@ -74,8 +75,9 @@ internal sealed partial class PositionTrack
         {
             for (; more && names.Current.Token <= t; more = names.MoveNext())
             {
+                // "Kick" is a kick to the front standing, and another one lying on the side.
                 var at = names.Current.Move.Positions;
-                place = at.IsEmpty || at.Contains(place) ? place : at.Length == 1 ? at[0] : Unknown;
+                place = at.IsEmpty || isElsewhere(names.Current.Move, place) || at.Contains(place) ? place : at.Length == 1 ? at[0] : Unknown;
             }
 
             for (; next < _said.Count && _said[next].Token <= t; next++)
@@ -134,7 +136,7 @@ internal sealed partial class PositionTrack
     [GeneratedRegex(@"\G\b((into|to|in|from|hold) (a|your|that|the) (high |low |forearm |full )?plank|plank position|push ?up position)", Options)]
     private static partial Regex Plank();
 
-    [GeneratedRegex(@"\G\b((sit|sitting|seated) (up |back (?!nice|in\b))?(yourself |yourselves |yourself back )?(tall|nice|down\b(?! (into|in|low|lower|deep|deeper|between|to the side|a (little|bit)|and (stand|up|drive|push|come|squeeze)|stand|up|like|through|later|tomorrow|after|when))|on(?! your heels)|in\b|cross|forward|comfortably|with|at\b|near\b|away\b)|(a|gentle|this|today's) (seated|sitting( down)?|chair( based)?) (class|workout|session|routine)|(sit|pop|plonk) (yourself|yourselves) (back )?(down|on)|(come|roll|up|back) (up )?(in)?to (a )?(sit(ting)?|seated|seat)\b|take a seat|have a seat|sit up\b(?!s)|in (your|the|a) chair|edge of (your|the) (chair|seat|bench)|legs (long |straight )?out in front|cross legged|stay seated)", Options)]
+    [GeneratedRegex(@"\G(?<!\b(?!(it|that|let|what|who|everyone|everybody|here|there)'s)[a-z]+'s )\b((sit|sitting|seated) (up |back (?!nice|in\b))?(yourself |yourselves |yourself back )?(tall|nice|down\b(?! (into|in|low|lower|deep|deeper|between|to the side|a (little|bit)|and (stand|up|drive|push|come|squeeze)|stand|up|like|through|later|tomorrow|after|when))|on(?! your heels)|in\b|cross|forward|comfortably|with|at\b|near\b|away\b)|(a|gentle|this|today's) (seated|sitting( down)?|chair( based)?) (class|workout|session|routine)|(sit|pop|plonk) (yourself|yourselves) (back )?(down|on)|(come|roll|up|back) (up )?(in)?to (a )?(sit(ting)?|seated|seat)\b|take a seat|have a seat|sit up\b(?!s)|in (your|the|a) chair|edge of (your|the) (chair|seat|bench)|legs (long |straight )?out in front|cross legged|stay seated)", Options)]
     private static partial Regex Seated();
 
     /// <summary>After a round or in a break nobody knows where the body is.</summary>

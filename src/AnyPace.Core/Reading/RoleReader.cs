@@ -28,7 +28,7 @@ internal static partial class RoleReader
         }
 
         var next = before.Holds(NextUp());
-        if ((!next && before.Holds(Alternative()) && !before.Holds(Tag())) || (!described && ((AlternativeAfter().IsMatch(after.Text) && !before.Holds(ThisIs())) || (before.Holds(If()) && InsteadAfter().IsMatch(after.Text)))))
+        if ((!next && before.Holds(Alternative()) && !before.Holds(Tag()) && !(described && IfYouCan().IsMatch(before.Text))) || (!described && ((AlternativeAfter().IsMatch(after.Text) && !before.Holds(ThisIs())) || (before.Holds(If()) && InsteadAfter().IsMatch(after.Text)))))
         {
             return Role.Alternative;
         }
@@ -102,7 +102,7 @@ internal static partial class RoleReader
 
     /// <summary>"Let the arms swing", "hips lift": parts of the body that do something, not the name of a move.</summary>
     public static bool IsClause(Speech speech, int token, int length) =>
-        (length == 2 && LetIt().IsMatch(speech.Before(token, 4)) && speech.Tokens[token].Text is "knee" or "leg" or "hip" or "arm" or "head" or "heel" or "shoulder" or "elbow")
+        (length is 2 or 3 && LetIt().IsMatch(speech.Before(token, 4)) && speech.Tokens[token].Text is "knee" or "leg" or "hip" or "arm" or "head" or "heel" or "shoulder" or "elbow" or "lower" or "back")
         || length == 2 && speech.Tokens[token].Text is "arms" or "legs" or "hips" or "shoulders" or "knees" or "heels" or "toes" or "hands" or "elbows" or "feet"
         && speech.Tokens[token + 1].Text is [.., not 's'];
 
@@ -116,6 +116,15 @@ internal static partial class RoleReader
 
     /// <summary>True right after "we call that a": the name is meant to the letter.</summary>
     public static bool IsCalled(Speech speech, int token) => CalledA().IsMatch(speech.Before(token, 5));
+
+    /// <summary>True where everyday words are meant as a name: "we're going to do the roll up".</summary>
+    public static bool IsNamed(Speech speech, int token) => DoTheNamed().IsMatch(speech.Before(token, 5));
+
+    /// <summary>True where a general name means just that, not a fuller one before it: "regular curls".</summary>
+    public static bool IsPlain(Speech speech, int token) => Plain().IsMatch(speech.Before(token, 1));
+
+    /// <summary>True where a name is said to come next: "next up is", "rows are next".</summary>
+    public static bool IsNext(Speech speech, int token, int length) => NextUp().IsMatch(speech.Before(token, 8)) || NextAfter().IsMatch(speech.After(token + length, 4));
 
     /// <summary>True where the words before a name move on to it: "and now", "switch to".</summary>
     public static bool MovesOn(Speech speech, int token, int words = 6) => MoveOn().IsMatch(speech.Before(token, words));
@@ -202,6 +211,12 @@ internal static partial class RoleReader
     [GeneratedRegex(@"(?<!\b(we|we'll|i'll|you'll|will|to|always|they) )\b(finish (off |up )?with|end with)( [\w']+){0,4}$", Options)]
     private static partial Regex Finishes();
 
+    [GeneratedRegex(@"\b((do|doing|called|learn|practi[sc]e) (the|a|an|our|some)|(going|here) for (the|a)|(this|next|exercise|move) (1 )?is (the|a|an|our|your))$", Options)]
+    private static partial Regex DoTheNamed();
+
+    [GeneratedRegex(@"\b(regular|normal|plain|basic|standard|classic|straight|simple)$", Options)]
+    private static partial Regex Plain();
+
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
     [GeneratedRegex(@"\b(not|isn't|isnt|don't let (the|your) (\w+ )?\w+$|don't (?!forget|stop)\w+|don't|doesn't|never|no|without|avoid|rather than|instead of|in place of|(swap|swapping|replace|replacing) (out )?|unlike|skip the|forget (about )?the|ain't|turns? (it |this |that )?into|becom(es|ing)|people (do|doing)|supposed to be)( (a|an|the|your|any|doing|just|really|it|into|to|another|more|usual|normal|regular|become|turn|this|going|be|big|proper|full|deep|high|kind|of|let|that|quite))*$", Options)]
@@ -233,7 +248,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(would|d|i'd|you'd|if you) like\b", Options)]
     private static partial Regex WouldLike();
 
-    [GeneratedRegex(@"(\bif (you|you'd) (want|need\b(?!( to)?( take)?( (a|some|another|your))?( (quick|little|short))? (break|rest|breather|water|pause|stop|moment|minute|second)\b)|like|can\b(?! (see|hear|imagine|remember|tell|believe))|can't|prefer|have|would|feel|fancy)\b((?! and (a|an|now|then|your|the)\b) [\w']+){0,6}|\bif you('re| are) (not|low|doing|new|tired|struggling|finding|on|in|a|pregnant|short|following|joining)\b( [\w']+){0,3}|\bif (you(?!'ve got (a|your)|'re ready)|that|this|it|jump|your|the|\w+ing)\b( [\w']+){0,4}|\bif (jump\w*|hopping|impact|that|it)('s| is| are) ((not|too)( [\w']+){0,7})|\boptions?\b( [\w']+){0,5}|\b(modif\w+|alternative(ly)?|feel free|easier|harder|beginners?|advanced|too (much|hard|easy|intense|quick|fast|tricky|complicated|confusing)|progress(ion)?|low impact (option|version|way|variation|alternative)|challenge (yourself|it))\b( [\w']+){0,5}|\byou (can|could|might|may)( (also|always|just|do|take|make|stay|come|drop|go|add|swap|turn|replace|choose|step|try))?\b( [\w']+){0,4}|\bor( (a|an|the|just|you|can|to|do|into|even|do|take|simply|maybe|hold|stay|go|come))*)$", Options)]
+    [GeneratedRegex(@"(\bif (you|you'd) (want|need\b(?!( to)?( take)?( (a|some|another|your))?( (quick|little|short))? (break|rest|breather|water|pause|stop|moment|minute|second)\b)|like|can\b(?! (see|hear|imagine|remember|tell|believe))|can't|prefer|have|would|feel|fancy)\b((?! (and (a|an|now|then|your|the)|round|next|okay|alright)\b) [\w']+){0,6}|\bif you('re| are) (not|low|doing|new|tired|struggling|finding|on|in|a|pregnant|short|following|joining)\b( [\w']+){0,3}|\bif (you(?!'ve got (a|your)|'re ready)|that|this|it|jump|your|the|\w+ing)\b( [\w']+){0,4}|\bif (jump\w*|hopping|impact|that|it)('s| is| are) ((not|too)( [\w']+){0,7})|\boptions?\b( [\w']+){0,5}|\b(modif\w+|alternative(ly)?|feel free|easier|harder|beginners?|advanced|too (much|hard|easy|intense|quick|fast|tricky|complicated|confusing)|progress(ion)?|low impact (option|version|way|variation|alternative)|challenge (yourself|it))\b( [\w']+){0,5}|\byou (can|could|might|may)( (also|always|just|do|take|make|stay|come|drop|go|add|swap|turn|replace|choose|step|try))?\b( [\w']+){0,4}|\bor( (a|an|the|just|you|can|to|do|into|even|do|take|simply|maybe|hold|stay|go|come))*)$", Options)]
     private static partial Regex Alternative();
 
     /// <summary>"Renzo's doing a squat, no jump": what someone else on screen does.</summary>
@@ -244,7 +259,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(\w+ ){3,}if (you (like|need|fancy|can|need to|like to|want to)( (slowly|gently|then|now|so|okay|next))*|(you|your|the|it|that)( [\w']+){1,5} and( (now|then))?)$|\bif you have any questions\b|(?<=\b\w+ \w+ \w+ )(?<!\b(and|or|but|so|then) )if you (need|like|want|fancy|prefer) (it|1|that|them|support|help)( [\w']+){0,6}$", Options)]
     private static partial Regex Tag();
 
-    [GeneratedRegex(@"^(?!(step|take|drop|do|just|keep|hold|use|go|you|we|walk|bend|slow|make|modify|no|low|come|stay) )((?!knees?\b|hands?\b)[\w']+ ){0,2}(instead|(?<!as )if (you(?! (need( to)?( take)? (a|some) (quick |little |short )?(break|rest|breather|water|pause|moment|minute|second)|feel (dizzy|faint|sick|any|pain|anything)|get (tired|dizzy|lost|stuck)|miss|missed|can (see|hear)|lose|lost|watch|think|know|ask|were|just|follow|join))|that|it|this)|is (also )?(fine|an option|a great option|okay|ok|perfect|good too)|(as )?(an )?option|works too|for (a )?beginners|as well if)\b", Options)]
+    [GeneratedRegex(@"^(?!(step|take|drop|do|just|keep|hold|use|go|you|we|walk|bend|slow|make|modify|no|low|come|stay) )((?!knees?\b|hands?\b)[\w']+ ){0,2}(instead|(?<!\b(as|because|cause|since|even) )if (you(?! (need( to)?( take)? (a|some) (quick |little |short )?(break|rest|breather|water|pause|moment|minute|second)|feel (dizzy|faint|sick|any|pain|anything)|get (tired|dizzy|lost|stuck)|miss|missed|can (see|hear)|lose|lost|watch|think|know|ask|were|just|follow|join))|that|it|this)|is (also )?(fine|an option|a great option|okay|ok|perfect|good too)|(as )?(an )?option|works too|for (a )?beginners|as well if)\b", Options)]
     private static partial Regex AlternativeAfter();
 
     [GeneratedRegex(@"^([\w']+ ){0,5}instead\b", Options)]
@@ -256,6 +271,10 @@ internal static partial class RoleReader
 
     [GeneratedRegex(@"\bif\b", Options)]
     private static partial Regex If();
+
+    /// <summary>"If you can, put your right ankle on the left knee": what is described is what is done, as far as it goes.</summary>
+    [GeneratedRegex(@"(^|\b(and|now|then|so|okay|next|right) )if you can( just)?( (put|bring|take|cross|place|get|reach|lift|pop|lay))?( (the|your|that))?( (left|right))?$", Options)]
+    private static partial Regex IfYouCan();
 
     [GeneratedRegex(@"\b((that|those|these) (was|were)( our| your| the)?|(you've|we've|i've|have|had) been|we (just )?did|you (just )?did|just (did|done)|done with|finished( with)?|earlier|yesterday|used to (do|be)|i (once|used)|remember (the|those)|back from|(that's|that is) (the|your|our|all)( [\w']+){0,2} (done|over)|from (the|our|that)( first| last| warm up)?)( (a|an|the|your|our|those|all|with))*$", Options)]
     private static partial Regex Past();
@@ -277,7 +296,7 @@ internal static partial class RoleReader
     private static partial Regex Later();
 
     /// <summary>"People ask me about", "these work the same muscles as": a move is talked of, not done.</summary>
-    [GeneratedRegex(@"\b(same muscles as|(strength|power|mobility|balance)( (that )?(you|we|you'll|we'll) (need|want|use))? for|(better|stronger|worse) at|(?<=\w )beats|(confus|mistak|mix)\w*( [\w']+)? (this|it|that|these|them) (with|for|up with)|hop(e|ing|ed) for|think|why (we|i|you|they) (never|don't|always|hardly ever) (do|did)|(you'll|you|you already|probably|might) know|(ask|asks|asked|asking|talk|talks|talking|video|videos|email|emails|question|questions|message|messages)( me| us)? (about|on)|(someone|somebody|people|everyone|everybody|comments?|he|she|they|who) (said|says|call|calls|hate|hates|love|loves)|(we've|you've|i've|we have|you have) (already )?done|think(ing)? back to|(yesterday|last (week|night|time|year))( (i|we|you|she|he|they|my|[\w']+ed|did|had|was|made)){1,3}|of (them|which|those) (has|have|had|is|are)|(save|saving|keep|leave)( [\w']+){0,2} (energy|something|enough|juice|strength) (left )?for)( (a|an|the|those|these|our|all|some|your|that|hundred|\d+))*$", Options)]
+    [GeneratedRegex(@"\b(same muscles as|(strength|power|mobility|balance)( (that )?(you|we|you'll|we'll) (need|want|use))? for|(better|stronger|worse) at|(?<=\w )beats|(confus|mistak|mix)\w*( [\w']+)? (this|it|that|these|them) (with|for|up with)|hop(e|ing|ed) for|think|why (we|i|you|they) (never|don't|always|hardly ever) (do|did)|(you'll|you|you already|probably|might) know|(ask|asks|asked|asking|talk|talks|talking|video|videos|email|emails|question|questions|message|messages)( me| us)? (about|on)|(someone|somebody|people|everyone|everybody|comments?|he|she|they|who) (said|says|call|calls|hate|hates|love|loves)|(we've|you've|i've|we have|you have) (already )?done|think(ing)? back to|(yesterday|last (week|night|time|year))( (i|we|you|she|he|they|my|[\w']+ed|did|had|was|made)){1,3}|of (them|which|those) (has|have|had|is|are)|(film|filming|video|record|send (me|us)|post|share|show (me|us)|tag (me|us) in) (me |us )?(your|those|a video of)|(save|saving|keep|leave)( [\w']+){0,2} (energy|something|enough|juice|strength) (left )?for)( (a|an|the|those|these|our|all|some|your|that|hundred|\d+))*$", Options)]
     private static partial Regex SpokenOf();
 
     /// <summary>"Lunges are like liver", "the rows will feel easy after this".</summary>
@@ -285,7 +304,7 @@ internal static partial class RoleReader
     private static partial Regex SpokenOfAfter();
 
     /// <summary>"If you need a break take one. Next up we have": what was free before it, this is not.</summary>
-    [GeneratedRegex(@"\b(next up|(?<!\b(is|are) )coming up( next)?|up next|the next (1|exercise|move)( is| will be)?|next (we have|we've got|exercise|move)|we're moving (on )?(in)?to|moving on to)( (is|are|we|we've|we'll|have|got|some|a|an|the|our|it's|going|to|be|gonna|do|with))*$", Options)]
+    [GeneratedRegex(@"\b(next up|(?<!\b(is|are) )coming up( next)?|up next|the next (1|exercise|move)( is| will be)?|next (we have|we've got|exercise|move)|we're moving (on )?(in)?to|moving on to|next 1's)( (is|are|we|we've|we'll|we're|i've|you've|have|got|some|a|an|the|our|your|it's|that's|going|to|be|gonna|do|doing|with|alternating|just|regular))*$", Options)]
     private static partial Regex NextUp();
 
     [GeneratedRegex(@"^(?!next up (?!okay|ready|here|so|and|in|let's|get|go|\d))(is |are |will be )?(coming up( next)?|up next|next( up)?)\b(?! (round|block|time|week|to|on|\d|later|soon|in a))", Options)]
@@ -343,7 +362,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(then|now|next|switch\w*|change\w*|swap\w*|into|on to|onto|add|go to|halfway|second half|next|last\b(?! (bit|few|couple|little|push|seconds|reps|\d)))\b", Options)]
     private static partial Regex MoveOn();
 
-    [GeneratedRegex(@"\G\b((keep |let |draw |pull |roll |drop )?(the |your |those )?shoulders (down )?(\w+ )?(away|down) (away )?from (the|your) ears|soft knees( standing tall)?|belly button (to|towards|toward|drawing|drawn|in)( \w+){0,2} spine|shoulders (over|above|on top of) (the|your)? ?(wrists?|hands)|hips (over|above) (the|your)? ?knees|knees? (over|above|in line with|behind) (the|your)? ?(toes?|ankles?))\b", Options)]
+    [GeneratedRegex(@"\G\b((keep |let |draw |pull |roll |drop )?(the |your |those )?shoulders (down )?(\w+ )?(away|down) (away )?from (the|your) ears|soft knees( standing tall)?|(press(ing)?|push(ing)?)( down)?( into)? the (floor|ground|mat|earth)( away)?|belly button (to|towards|toward|drawing|drawn|in)( \w+){0,2} spine|shoulders (over|above|on top of) (the|your)? ?(wrists?|hands)|hips (over|above) (the|your)? ?knees|knees? (over|above|in line with|behind) (the|your)? ?(toes?|ankles?))\b", Options)]
     private static partial Regex FormCue();
 
     [GeneratedRegex(@"\b(feel|feeling|felt)( (it|that|this|a|stretch|in|through|all|along|down|the|your|those|whole|of|back))*$", Options)]
@@ -392,6 +411,6 @@ internal static partial class RoleReader
     [GeneratedRegex(@"^(so|which is|which means|that's|that is|basically|it's|i e|aka|in other words|just)( (basically|just|really|a|an|the|like|we're|you're|your))*$", Options)]
     private static partial Regex SaidOtherwise();
 
-    [GeneratedRegex(@"^([\w']+ )?(sorry(?! (in advance|not sorry|about|to|if|i (said|got|forgot|had|was|know|keep|have)|i'm|i've|for|guys|everyone|everybody|neighbou?rs?|knees|legs|love|folks))|no wait|wait no|i mean|i meant|i lied|actually no)\b", Options)]
+    [GeneratedRegex(@"^([\w']+ )?(sorry(?! (in advance|not sorry|about|to|if|i (said|got|forgot|had|was|know|keep|have)|i'm|i've|for|guys|everyone|everybody|neighbou?rs?|knees|legs|love|folks))|no wait|wait no|i mean|i meant|i lied|actually no|(i'm )?(just |only )?(kidding|joking))\b", Options)]
     private static partial Regex Correction();
 }

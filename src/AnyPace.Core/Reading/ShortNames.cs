@@ -182,14 +182,21 @@ internal static class ShortNames
                 continue;
             }
 
-            if (next <= end + reach && Combination.Of(lexicon, speech, a.Hit.Move, end, raw[i + 1].Hit.Move, next) is { } move)
+            if (next <= end + reach && !speech.Punches.Calls(next) && raw[i + 1].Hit.Move.Id != Slip && Combination.Of(lexicon, speech, a.Hit.Move, end, raw[i + 1].Hit.Move, next) is { } move)
             {
                 raw[i] = (new AliasHit(move, false, a.Hit.Words + raw[i + 1].Hit.Words), a.Token, next + raw[i + 1].Length - a.Token);
                 raw.RemoveAt(i + 1);
                 continue;
             }
 
-            for (var t = end + 1; t < Math.Min(end + reach, Math.Min(next, speech.Tokens.Count)); t++)
+            if (speech.Punches.Calls(a.Token) && next <= end + 1 && i + 1 < raw.Count && raw[i + 1].Hit.Move.Id == Slip)
+            {
+                // "One two, slip, slip": what is practised comes last.
+                raw.RemoveAt(i--);
+                continue;
+            }
+
+            for (var t = speech.Punches.Calls(a.Token) ? end : end + 1; t < Math.Min(end + reach, Math.Min(next, speech.Tokens.Count)); t++)
             {
                 if (Combination.ShortPart(lexicon, speech.Tokens[t].Stem) is { } part && Combination.Of(lexicon, speech, a.Hit.Move, end, part, t) is { } made)
                 {
@@ -199,6 +206,8 @@ internal static class ShortNames
             }
         }
     }
+
+    private const string Slip = "bob-and-weave";
 
     /// <summary>"Hold the chair, lunges": a thing to hold, though it is short for a move as well.</summary>
     private static bool IsThing(Speech speech, int token, int length) =>

@@ -52,7 +52,9 @@ internal static partial class SideChanges
     private static bool StandsAlone(Speech speech, int token, int end)
     {
         const double silence = 2;
-        return Parted(token - 1) && (Parted(end) || GoesOn().IsMatch(speech.After(end + 1, 2)));
+        return (Parted(token - 1) || CountedDown(token - 1)) && (Parted(end) || GoesOn().IsMatch(speech.After(end + 1, 2)));
+
+        bool CountedDown(int last) => last > 1 && speech.Tokens[last].Number == 1 && speech.Tokens[last - 1].Number == 2;
 
         bool Parted(int after) => after < 0 || after + 1 >= speech.Tokens.Count || speech.Tokens[after].Stops
             || speech.Tokens[after + 1].Cue != speech.Tokens[after].Cue || speech.At(after + 1) - speech.At(after) > silence;
@@ -95,13 +97,13 @@ internal static partial class SideChanges
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\G\b((?<limb>(?<!\b(over|across|on top of|in front of|next to|on ?to|under|behind|past|beside|against|inside|touching|towards?|around|near|in|into|of|from) (the|your|that|1) )(other|second) (side|leg|arm|foot|hand|knee|hip|ear|ankle|elbow|shoulder)|(?<=\b(on ?to|over to|across to) (the|your) )(other|second) side|opposite side)\b|(?<limb>(same( thing)?|do|repeat|take|switch|swap|change|and now|lift|over)( it| this| that)?( on| to| with)? (the|your) opposite (leg|arm|foot|hand|1|side)\b)|(over to|on to|now|and|time for|it's|here's|next is|start|take (it|this|that) to) (side (number )?2|(the )?next (side|leg|arm))\b|(switch|swap|chang|trad|revers)(e|es|ing|ping)?( it| them| those| that)?( up)?( over)?( on)?( your| the)? ?(sides?|legs?|arms?|feet|hands?|over)\b|(switch|swap) (it|them|those)\b(?! (up|out|in|for|with))|(and|now) switch\b|(and|then|now) (on )?the other 1\b|and the other\b(?! (\w+ )?(way|direction|side|leg|arm|foot|hand|knee|hip|thing|things|people|day|week|option|1s|exercise|move|half|weight|\d))|same (thing )?on the (other|left|right)\b|repeat (that |this )?(over )?on the (other|left|right)\b|(we'll|let's|and|now|to) (even|balance) (it|that|things|us|this|them) (out|up)\b(?! over)|(?<any>(do|take|grab|try|lift|now|okay|get|pick up|take hold of|grab hold of|same (on|with)|over to|here's) (the|your) (other|opposite) 1\b))", Options)]
+    [GeneratedRegex(@"\G\b((?<limb>(?<!\b(over|across|on top of|in front of|next to|on ?to|under|behind|past|beside|against|inside|touching|towards?|around|near|in|into|of|from) (the|your|that|1) )(other|second) (side|leg|arm|foot|hand|knee|hip|ear|ankle|elbow|shoulder)|(?<=\b(on ?to|over to|across to) (the|your) )(other|second) side|opposite side)\b|(?<limb>(same( thing)?|do|repeat|take|switch|swap|change|and now|lift|over)( it| this| that)?( on| to| with)? (the|your) opposite (leg|arm|foot|hand|1|side)\b)|(over to|on to|now|and|time for|it's|here's|next is|start|take (it|this|that) to) (side (number )?2|(the )?next (side|leg|arm))\b|(switch|swap|chang|trad|revers)(e|es|ing|ping)?( it| them| those| that)?( up)?( over)?( on)?( your| the)? ?(sides?|legs?|arms?|feet|hands?|over)\b|(switch|swap) (it|them|those)\b(?! (up|out|in|for|with))|(switch|swap)( (over|to|and|now|the|your)){0,3} (left|right)\b|(and|now) switch\b|(and|then|now) (on )?the other 1\b|and the other\b(?! (\w+ )?(way|direction|side|leg|arm|foot|hand|knee|hip|thing|things|people|day|week|option|1s|exercise|move|half|weight|\d))|same (thing )?on the (other|left|right)\b|repeat (that |this )?(over )?on the (other|left|right)\b|(we'll|let's|and|now|to) (even|balance) (it|that|things|us|this|them) (out|up)\b(?! over)|(?<any>(do|take|grab|try|lift|now|okay|get|pick up|take hold of|grab hold of|same (on|with)|over to|here's) (the|your) (other|opposite) 1\b))", Options)]
     private static partial Regex Turn();
 
     [GeneratedRegex(@"\G\b((and|now|okay|then|so|alright)( now| then)?( on| to| for| over to| it's)?( the| your)? (?<side>left|right) (side|leg|arm|foot|hand|1)|(and|now|then)( now)?( on| to| for| over to| it's)? the (?<side>left)|(on |to )?(the |your )?(?<side>left|right) (side|leg|arm|foot|hand) (this time|now|next|please|your turn)|(same|again|repeat)( thing| again| that| it| move)?( on| with| for) (the |your )?(?<side>left|right)( side| leg| arm| foot| hand)?)\b", Options)]
     private static partial Regex NamedTurn();
 
-    [GeneratedRegex(@"^(now|and (go|\d)|go|ready|let's|here|same|again|\d|off we|okay|please|this time)\b", Options)]
+    [GeneratedRegex(@"^(lift|up|kick|press|point|pulse|same|raise|straight|long|squeeze|extend|now|and (go|\d)|go|ready|let's|here|same|again|\d|off we|okay|please|this time)\b", Options)]
     private static partial Regex GoesOn();
 
     /// <summary>Not now: "before we change sides", "almost ready to swap legs".</summary>

@@ -6,11 +6,13 @@ using AnyPace.Core.Sessions;
 namespace AnyPace.Core.Reading;
 
 /// <summary>The whole recording as one line of words, so that phrases can be looked for across cue borders and led back to their time.</summary>
-public sealed class Speech
+public sealed partial class Speech
 {
     private readonly int[] _offsets;
     private readonly int[] _heads;
     private readonly Lazy<OtherPeople> _others;
+    private readonly Lazy<PunchNumbers> _punches;
+    private readonly Lazy<bool> _weights;
 
     public Speech(IReadOnlyList<Cue> cues)
     {
@@ -34,6 +36,8 @@ public sealed class Speech
 
         Text = text.ToString();
         _others = new Lazy<OtherPeople>(() => new OtherPeople(this));
+        _punches = new Lazy<PunchNumbers>(() => new PunchNumbers(Tokens, Text));
+        _weights = new Lazy<bool>(() => First(Weights()).Success);
         _heads = [.. _offsets.Select(o => PhraseHeads.Code(Text.AsSpan(o)))];
 
         // To the tenth, as every time of a reading, so that no bout can end after the recording.
@@ -52,6 +56,9 @@ public sealed class Speech
     /// <summary>All token texts with one space between.</summary>
     public string Text { get; }
 
+    /// <summary>True where weights of any kind are spoken of.</summary>
+    internal bool HasWeights => _weights.Value;
+
     /// <summary>When the class is over: the end of the last cue that is not noise.</summary>
     public Seconds End { get; }
 
@@ -63,6 +70,9 @@ public sealed class Speech
 
     /// <summary>Who else is on screen.</summary>
     internal OtherPeople Others => _others.Value;
+
+    /// <summary>Punches that are called by number.</summary>
+    internal PunchNumbers Punches => _punches.Value;
 
     /// <summary>The token that covers a position of <see cref="Text"/>.</summary>
     public int TokenAt(int position)
@@ -176,6 +186,9 @@ public sealed class Speech
 
         return to == token ? "" : Text[_offsets[token]..(to < Tokens.Count ? _offsets[to] - 1 : Text.Length)];
     }
+
+    [GeneratedRegex(@"\G\b(dumb ?bells?|kettle ?bells?|bells?|weights|(your|the|a|1|2|light|heavy|any) weight\b(?! (in|on|into|over|back|through|is|goes|to|forward|off|onto|down))|hand ?weights?|d ?bs|(water |milk )?bottles?|tins?|barbells?)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex Weights();
 
     /// <summary>The words before a token whatever stands between.</summary>
     public string Preceding(int token, int words)
