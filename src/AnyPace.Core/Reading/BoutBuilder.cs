@@ -15,7 +15,7 @@ internal static partial class BoutBuilder
         var turns = SideTurns.Find(marks);
         for (var i = 0; i < segments.Count; i++)
         {
-            var segment = segments[i];
+            var segment = ToOtherSide(segments[i], i + 1 < segments.Count ? segments[i + 1].Start : speech.End.Value, marks, turns);
             var paired = (i > 0 && IsPair(segments[i - 1], segment)) || (i + 1 < segments.Count && IsPair(segment, segments[i + 1]));
             foreach (var (start, end, side) in paired && SideOf(segment, marks) is { } one ? [(segment.Start, segment.End, one)] : Split(speech, segment, marks, turns, previous))
             {
@@ -56,6 +56,12 @@ internal static partial class BoutBuilder
     /// <summary>True where a mark says which side is lain on, not which one works.</summary>
     private static bool IsLainOn(Speech speech, Mark mark) => LyingOn().IsMatch(speech.Around(mark.Token, 6, 3));
 
+    /// <summary>"Stand on your left leg and take the right one out": the first is not the one that works.</summary>
+    private static bool IsStoodOn(Speech speech, Mark mark) => StoodOn().IsMatch(speech.Before(mark.Token, 6));
+
+    [GeneratedRegex(@"\b(stand(ing)?|balanc(e|ing)|weight)( \w+){0,3} (on|onto|in|into|over) (your|the|that)$", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex StoodOn();
+
     /// <summary>The side that a mark says a move is done on: who lies on the left side lifts the right leg.</summary>
     private static Side SideAt(Speech speech, Mark mark, Move move) =>
         move.Positions.Contains("side-lying") && move.Prime.Any(Vocabulary.LowerBody.Contains) && IsLainOn(speech, mark) ? Opposite(SideOf(mark.Kind)) : SideOf(mark.Kind);
@@ -77,18 +83,38 @@ internal static partial class BoutBuilder
         return within is [var only] ? SideOf(only) : null;
     }
 
+    /// <summary>
+    /// "Right arm across, pull it in ... and breathe ... other arm": a one-sided stretch goes on to its second side, though a word between may have looked like its end.
+    /// </summary>
+    private static Segment ToOtherSide(Segment segment, double next, IReadOnlyList<Mark> marks, IReadOnlyList<Mark> turns)
+    {
+        const double longestSide = 40;
+        const double nextIsNear = 5;
+        if (!segment.Move.IsStretch || segment.Move.Sides != MoveSides.Each || next - segment.End < nextIsNear)
+        {
+            return segment;
+        }
+
+        var turn = Clocked.Between(marks, segment.Start + Edge, Math.Min(next - nextIsNear, segment.End + longestSide)).Where(m => m.Kind == MarkKind.SwitchSide)
+            .Concat(Clocked.Between(turns, segment.Start + Edge, Math.Min(next - nextIsNear, segment.End + longestSide))).Select(m => m.At).DefaultIfEmpty(0).Min();
+        return turn == 0 || turn < segment.End - (2 * Edge) || Clocked.Between(marks, segment.Start + Edge, turn).Any(m => m.Kind is MarkKind.SignOff or MarkKind.Break)
+            ? segment : segment with { End = Math.Max(segment.End, Math.Min(next, turn + longestSide)) };
+    }
+
+    /// <summary>Seconds a side lasts at least.</summary>
+    private const int Edge = 8;
+
     /// <summary>One-sided moves are cut where the coach changes sides, and carry the side that is said.</summary>
     private static IEnumerable<(double Start, double End, Side Side)> Split(Speech speech, Segment segment, IReadOnlyList<Mark> marks, IReadOnlyList<Mark> turns, Bout? previous)
     {
-        const int edge = 8;
         var least = segment.Move.Sides == MoveSides.Each ? 0 : 0.9;
         var switches = Clocked.Between(marks, segment.Start, segment.End)
-            .Where(m => m.Kind == MarkKind.SwitchSide && m.Strength >= least && !SideTurns.IsOtherDirection(m, segment.Move) && m.At > segment.Start + edge && m.At < segment.End - edge)
+            .Where(m => m.Kind == MarkKind.SwitchSide && m.Strength >= least && !SideTurns.IsOtherDirection(m, segment.Move) && m.At > segment.Start + Edge && m.At < segment.End - Edge)
             .Select(m => m.At)
             .ToList();
-        switches = [.. switches.Where((at, i) => i == 0 || at - switches[i - 1] > edge)];
+        switches = [.. switches.Where((at, i) => i == 0 || at - switches[i - 1] > Edge)];
 
-        if (segment.Move.Sides == MoveSides.Each && switches.Count == 0 && SideNamedLater(segment, marks, turns, edge) is { } named)
+        if (segment.Move.Sides == MoveSides.Each && switches.Count == 0 && SideNamedLater(segment, marks, turns, Edge) is { } named)
         {
             switches.Add(named);
         }
@@ -100,7 +126,7 @@ internal static partial class BoutBuilder
             yield break;
         }
 
-        var said = Clocked.Between(marks, segment.Start - 15, segment.Start + 15).FirstOrDefault(m => m.Kind is MarkKind.Left or MarkKind.Right);
+        var said = Clocked.Between(marks, segment.Start - 15, segment.Start + 15).FirstOrDefault(m => m.Kind is MarkKind.Left or MarkKind.Right && !IsStoodOn(speech, m));
         var side = said.Kind switch
         {
             MarkKind.Left or MarkKind.Right when said.At > 0 => SideAt(speech, said, segment.Move),
@@ -111,7 +137,7 @@ internal static partial class BoutBuilder
         if (previous is not null && previous.MoveId == segment.Move.Id && switched && previous.Side != Side.Both)
         {
             // "Other side, clams on the left": what is said counts, whatever was read before.
-            var now = Clocked.Between(marks, segment.Start - 1, segment.Start + edge).FirstOrDefault(m => m.Kind is MarkKind.Left or MarkKind.Right);
+            var now = Clocked.Between(marks, segment.Start - 1, segment.Start + Edge).FirstOrDefault(m => m.Kind is MarkKind.Left or MarkKind.Right);
             side = now.At > 0 && !IsLainOn(speech, now) ? SideOf(now.Kind) : Opposite(previous.Side);
         }
         else if (side == Side.Both && previous is { Side: not Side.Both } && previous.MoveId == segment.Move.Id && segment.Start - previous.Span.End.Value < 1)

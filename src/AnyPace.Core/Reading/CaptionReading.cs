@@ -29,10 +29,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
         var mentions = MentionFinder.Find(speech, lexicon, marks, dose);
         var segments = NameSettler.Settle(BoutSegmenter.Segments(speech, marks, mentions, dose));
         var bouts = BoutBuilder.Build(speech, marks, WorkStarts.Settle(speech, marks, segments, dose), dose);
-        bouts = LaterRounds.FillSets(bouts, marks, dose);
-        bouts = LaterRounds.FillListed(bouts, marks, mentions, dose);
-        bouts = LaterRounds.FillHoles(LaterRounds.Fill(bouts, marks, dose), dose);
-        bouts = LaterRounds.FillUnnamed(bouts, marks, dose);
+        bouts = LaterRounds.FillAll(bouts, marks, mentions, dose, lexicon);
         bouts = TabataBlocks.Fill(bouts, marks, [.. mentions], dose, speech.End.Value);
         var kind = KindOf(speech, marks, bouts, dose);
         var phases = PhaseFinder.Find(speech, marks, bouts, lexicon, kind);

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using AnyPace.Core.Lexicon;
 using AnyPace.Core.Sessions;
 
 namespace AnyPace.Core.Reading;
@@ -18,7 +19,27 @@ internal static class LaterRounds
     /// <summary>How sure: the place in the round is all there is to go by.</summary>
     private const double Confidence = 0.58;
 
-    public static ImmutableArray<Bout> Fill(ImmutableArray<Bout> bouts, IReadOnlyList<Mark> marks, SaidDose dose)
+    /// <summary>
+    /// All that is filled. What looks like a stretch between two bouts of work ("fold over" before a row) takes no place of the beat, and gives way to what is filled in there.
+    /// </summary>
+    public static ImmutableArray<Bout> FillAll(ImmutableArray<Bout> bouts, IReadOnlyList<Mark> marks, IReadOnlyList<Mention> mentions, SaidDose dose, MoveLexicon lexicon)
+    {
+        bouts = FillSets(bouts, marks, dose);
+        bouts = FillListed(bouts, marks, mentions, dose);
+        bouts = FillHoles(Fill(bouts, marks, dose), dose);
+        bouts = FillUnnamed(bouts, marks, dose);
+        return dose.Timed ? FillOver(bouts, dose, lexicon) : bouts;
+    }
+
+    /// <summary>Holes between two bouts of work in which a stretch was read.</summary>
+    private static ImmutableArray<Bout> FillOver(ImmutableArray<Bout> bouts, SaidDose dose, MoveLexicon lexicon)
+    {
+        var work = bouts.Where(b => !lexicon[b.MoveId].IsGentle).ToImmutableArray();
+        var added = FillHoles(work, dose).Except(work).ToList();
+        return added.Count == 0 ? bouts : [.. bouts.Where(b => !added.Exists(a => a.Span.Overlap(b.Span).Value > 0)).Concat(added).OrderBy(b => b.Span.Start)];
+    }
+
+    private static ImmutableArray<Bout> Fill(ImmutableArray<Bout> bouts, IReadOnlyList<Mark> marks, SaidDose dose)
     {
         if (dose is not { WorkSeconds: { } work, RestSeconds: { } rest } || rest <= 0 || bouts.Length < 3)
         {
@@ -56,7 +77,7 @@ internal static class LaterRounds
     /// "Second set", "again", and nothing named: where every move is done so many times before the next, or a new set is called at the beat, the place
     /// is that of the move just done.
     /// </summary>
-    public static ImmutableArray<Bout> FillSets(ImmutableArray<Bout> bouts, IReadOnlyList<Mark> marks, SaidDose dose)
+    private static ImmutableArray<Bout> FillSets(ImmutableArray<Bout> bouts, IReadOnlyList<Mark> marks, SaidDose dose)
     {
         const double late = 6;
         return FillPlaces(bouts, dose, marks, 's', (places, i, after, due) =>
@@ -70,7 +91,7 @@ internal static class LaterRounds
     /// "Number one step-ups, number two dips, number three ...": the moves of a round named in their order before it begins. A place that is started or
     /// stopped at the beat and not named is that of the next on the list.
     /// </summary>
-    public static ImmutableArray<Bout> FillListed(ImmutableArray<Bout> bouts, IReadOnlyList<Mark> marks, IReadOnlyList<Mention> mentions, SaidDose dose)
+    private static ImmutableArray<Bout> FillListed(ImmutableArray<Bout> bouts, IReadOnlyList<Mark> marks, IReadOnlyList<Mention> mentions, SaidDose dose)
     {
         List<List<Mention>>? lists = null;
         return FillPlaces(bouts, dose, marks, 'l', (places, i, after, due) =>
@@ -94,7 +115,7 @@ internal static class LaterRounds
     /// "Five moves, three rounds", and from the second round on nobody names them: a place that is started or stopped at the beat and not named is that of
     /// the move a round before. Where only the rounds are said, a round is all that was done at the beat until the first place without a name.
     /// </summary>
-    public static ImmutableArray<Bout> FillUnnamed(ImmutableArray<Bout> bouts, IReadOnlyList<Mark> marks, SaidDose dose)
+    private static ImmutableArray<Bout> FillUnnamed(ImmutableArray<Bout> bouts, IReadOnlyList<Mark> marks, SaidDose dose)
     {
         const int fewest = 3;
         if (dose is not ({ MovesPerRound: >= 2 } or { Rounds: { High: >= 2 } }) || dose.Sets is not null || dose.Ladder)
@@ -243,7 +264,7 @@ internal static class LaterRounds
     /// Fills the place of a bout that was not read, between two that were, a whole number of beats apart: where the same two stand elsewhere with as
     /// many between them, those are what was done here too.
     /// </summary>
-    public static ImmutableArray<Bout> FillHoles(ImmutableArray<Bout> bouts, SaidDose dose)
+    private static ImmutableArray<Bout> FillHoles(ImmutableArray<Bout> bouts, SaidDose dose)
     {
         const double onBeat = 0.2;
         const int longestHole = 3;

@@ -23,7 +23,7 @@ internal static partial class SideChanges
             }
         }
 
-        foreach (var mark in NamedSides(speech))
+        foreach (var mark in NamedSides(speech).Concat(AloneTurns(speech)))
         {
             yield return mark;
         }
@@ -47,16 +47,33 @@ internal static partial class SideChanges
         }
     }
 
+    /// <summary>"Other one", "come out and do the left", "and to the other": all that is said between two silences.</summary>
+    private static IEnumerable<Mark> AloneTurns(Speech speech)
+    {
+        foreach (var match in speech.Find(AloneTurn()))
+        {
+            var token = speech.TokenAt(match.Index);
+            var end = speech.TokenAt(match.Index + match.Length - 1);
+            if (Parted(speech, token - 1) && Parted(speech, end) && !(match.Groups["side"] is { Success: true } side && LastSide(speech, token) == side.Value))
+            {
+                yield return Change(speech, token, end, AnythingStrength);
+            }
+        }
+    }
+
     private static Mark Change(Speech speech, int token, int end, double strength) => new(MarkKind.SwitchSide, token, speech.At(speech.LastInOneBreath(token, end)), strength);
 
     private static bool StandsAlone(Speech speech, int token, int end)
     {
-        const double silence = 2;
-        return (Parted(token - 1) || CountedDown(token - 1)) && (Parted(end) || GoesOn().IsMatch(speech.After(end + 1, 2)));
-
         bool CountedDown(int last) => last > 1 && speech.Tokens[last].Number == 1 && speech.Tokens[last - 1].Number == 2;
+        return (Parted(speech, token - 1) || CountedDown(token - 1)) && (Parted(speech, end) || GoesOn().IsMatch(speech.After(end + 1, 2)));
+    }
 
-        bool Parted(int after) => after < 0 || after + 1 >= speech.Tokens.Count || speech.Tokens[after].Stops
+    /// <summary>True where what is said after a word is not of the same breath.</summary>
+    private static bool Parted(Speech speech, int after)
+    {
+        const double silence = 2;
+        return after < 0 || after + 1 >= speech.Tokens.Count || speech.Tokens[after].Stops
             || speech.Tokens[after + 1].Cue != speech.Tokens[after].Cue || speech.At(after + 1) - speech.At(after) > silence;
     }
 
@@ -102,6 +119,9 @@ internal static partial class SideChanges
 
     [GeneratedRegex(@"\G\b((and|now|okay|then|so|alright)( now| then)?( on| to| for| over to| it's)?( the| your)? (?<side>left|right) (side|leg|arm|foot|hand|1)|(and|now|then)( now)?( on| to| for| over to| it's)? the (?<side>left)|(on |to )?(the |your )?(?<side>left|right) (side|leg|arm|foot|hand) (this time|now|next|please|your turn)|(same|again|repeat)( thing| again| that| it| move)?( on| with| for) (the |your )?(?<side>left|right)( side| leg| arm| foot| hand)?)\b", Options)]
     private static partial Regex NamedTurn();
+
+    [GeneratedRegex(@"\G\b((come|step|walk|roll|turn) (out|up|back|over|down|round|around) )?((and|then|now|okay|so|just) )*((do|to|on|over to|onto|for|with|take|try|repeat on) )?(the |your |that )?((?<=(the|your|do|to|on) )(?<side>left|right)|other|opposite)( (1|side|leg|arm|foot|hand))?\b", Options)]
+    private static partial Regex AloneTurn();
 
     [GeneratedRegex(@"^(lift|up|kick|press|point|pulse|same|raise|straight|long|squeeze|extend|now|and (go|\d)|go|ready|let's|here|same|again|\d|off we|okay|please|this time)\b", Options)]
     private static partial Regex GoesOn();
