@@ -112,6 +112,34 @@ internal static class BoutSegmenter
         return segments;
     }
 
+    /// <summary>
+    /// Where nothing that was heard says what is done: between two bouts, and in a bout whose move nobody has spoken of for so long that it may well be over.
+    /// </summary>
+    public static IReadOnlyList<(double From, double To)> Unexplained(IReadOnlyList<Segment> segments)
+    {
+        const double shortest = 8;
+        const double forgotten = 35;
+        var open = new List<(double, double)>();
+        var end = double.PositiveInfinity;
+        foreach (var segment in segments)
+        {
+            if (segment.Start - end > shortest)
+            {
+                open.Add((end, segment.Start));
+            }
+
+            var spokenOf = segment.Mentions.Select(m => m.At).Append(segment.Start).Max() + forgotten;
+            if (segment.End - spokenOf > shortest)
+            {
+                open.Add((spokenOf, segment.End));
+            }
+
+            end = segment.End;
+        }
+
+        return open;
+    }
+
     /// <summary>Everything that is known along the clock, indexed for quick sums.</summary>
     private sealed class Scene
     {

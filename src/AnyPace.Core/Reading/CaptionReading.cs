@@ -26,8 +26,15 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
 
         var marks = MarkFinder.Find(speech);
         var dose = DoseReader.Read(speech);
-        var mentions = MentionFinder.Find(speech, lexicon, marks, dose);
-        var segments = NameSettler.Settle(BoutSegmenter.Segments(speech, marks, mentions, dose));
+        var heard = MentionFinder.Hear(speech, lexicon, marks);
+        var mentions = MentionFinder.Find(speech, lexicon, marks, dose, heard);
+        var divided = BoutSegmenter.Segments(speech, marks, mentions, dose);
+        if (MentionFinder.FindMore(speech, lexicon, marks, dose, heard, BoutSegmenter.Unexplained(divided)) is { } more)
+        {
+            (mentions, divided) = (more, BoutSegmenter.Segments(speech, marks, more, dose));
+        }
+
+        var segments = NameSettler.Settle(divided);
         var bouts = BoutBuilder.Build(speech, marks, WorkStarts.Settle(speech, marks, segments, dose), dose);
         bouts = LaterRounds.FillAll(bouts, marks, mentions, dose, lexicon);
         bouts = TabataBlocks.Fill(bouts, marks, [.. mentions], dose, speech.End.Value);

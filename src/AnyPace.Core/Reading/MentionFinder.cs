@@ -54,11 +54,32 @@ public static class MentionFinder
     /// <summary>Within this many seconds a general word is said of the move that was named last.</summary>
     internal const double StillThatMove = 75;
 
-    public static IReadOnlyList<Mention> Find(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, SaidDose dose)
+    public static IReadOnlyList<Mention> Find(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, SaidDose dose) =>
+        Find(speech, lexicon, marks, dose, Hear(speech, lexicon, marks));
+
+    /// <summary>
+    /// The same once more, where it is known from a first reading for which moments nothing that was heard says what is done; null where nothing else is heard there.
+    /// </summary>
+    internal static IReadOnlyList<Mention>? FindMore(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, SaidDose dose, Hearing heard, IReadOnlyList<(double From, double To)> unexplained)
     {
-        var position = new PositionTrack(speech);
-        var loosening = Loosening.In(speech, marks);
-        var (raw, misheard, called) = Heard(speech, lexicon, marks, position, loosening);
+        List<(AliasHit Hit, int Token, int Length)> raw = [.. heard.Raw];
+        return unexplained.Count > 0 && NameFinder.Likened(speech, marks, heard.Loosening, heard.Listened, raw, unexplained) ? Find(speech, lexicon, marks, dose, heard with { Raw = raw }) : null;
+    }
+
+    /// <summary>What was heard, before anyone asks what it was said for.</summary>
+    /// <param name="Raw">Names and descriptions, where they begin and how many words they have.</param>
+    /// <param name="Misheard">Which of them have a word misheard.</param>
+    internal sealed record Hearing(
+        List<(AliasHit Hit, int Token, int Length)> Raw, HashSet<int> Misheard, DescriptionLikeness.Heard Listened, PositionTrack Position, Loosening Loosening);
+
+    internal static IReadOnlyList<Mention> Find(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, SaidDose dose, Hearing heard)
+    {
+        var (position, loosening, misheard) = (heard.Position.Copy(), heard.Loosening, heard.Misheard);
+        List<(AliasHit Hit, int Token, int Length)> raw = [.. heard.Raw];
+        ShortNames.Recalled(speech, lexicon, raw);
+        var called = ShortNames.CalledOut(speech, lexicon, raw);
+        ShortNames.Combine(speech, lexicon, raw);
+        ShortNames.Variants(speech, lexicon, raw);
         var listed = NameLists.Listed(speech, raw);
         var opening = Math.Min(ClassOpening.OpeningAt(speech, marks), ClassOpening.FirstDone(speech, raw, marks));
         var beat = BeatGrid.Of(marks, dose);
@@ -140,9 +161,9 @@ public static class MentionFinder
                 : verb && !hit.Weak ? VerbWeight
                 : weak ? fuller is not null ? ShortFormWeight : role == Role.Announced ? WeakAnnounced : WeakWeight
                 : hit.Words > 1 ? 1 : several ? ShortFormWeight : OneWordWeight;
-            var heard = misheard.Contains(token) ? MisheardWeight : 1;
+            var said = misheard.Contains(token) ? MisheardWeight : 1;
             var passing = weak && fuller is null && !(hit.Described && hit.Words >= NameFinder.WordsEnough && (implied || hit.Move.IsGentle));
-            mentions.Add(new Mention(meant, token, length, at, at, role, weak && fuller is null, Base(role) * weight * heard * Fits(mentions, meant, at, role, passing, place, implied)));
+            mentions.Add(new Mention(meant, token, length, at, at, role, weak && fuller is null, Base(role) * weight * said * Fits(mentions, meant, at, role, passing, place, implied)));
             names.Add(lexicon.NameStems(meant));
             if (role is Role.Doing or Role.Announced && !weak)
             {
@@ -153,9 +174,11 @@ public static class MentionFinder
         return Weighed(speech, lexicon, marks, dose, mentions, position, loosening, opening, beat, called);
     }
 
-    /// <summary>Everything in speech that is or may be the name of a move, where it begins and how many words it has; which of it has a word misheard, and what is called for short.</summary>
-    private static (List<(AliasHit Hit, int Token, int Length)> Raw, HashSet<int> Misheard, HashSet<int> Called) Heard(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, PositionTrack position, Loosening loosening)
+    /// <summary>Everything in speech that is or may be the name of a move, or its description.</summary>
+    internal static Hearing Hear(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks)
     {
+        var position = new PositionTrack(speech);
+        var loosening = Loosening.In(speech, marks);
         var raw = NameFinder.Names(speech, lexicon);
         NameFinder.Numbered(speech, lexicon, raw);
         var misheard = NameFinder.Misheard(speech, lexicon, raw);
@@ -163,11 +186,7 @@ public static class MentionFinder
         var listened = lexicon.Likeness.In(speech.Stems, places, m => NameFinder.AtHand(speech, m));
         NameFinder.Described(speech, lexicon, listened, places, raw);
         NameFinder.Likened(speech, marks, loosening, listened, raw);
-        ShortNames.Recalled(speech, lexicon, raw);
-        var called = ShortNames.CalledOut(speech, lexicon, raw);
-        ShortNames.Combine(speech, lexicon, raw);
-        ShortNames.Variants(speech, lexicon, raw);
-        return (raw, misheard, called);
+        return new Hearing(raw, misheard, listened, position, loosening);
     }
 
     /// <summary>The role of a move that is named as if it were done: it may be offered, told for later, or the second of a pair.</summary>

@@ -48,6 +48,10 @@ internal static class NameFinder
     private const double EasyLike = 16;
     private const double EasyLead = 6;
 
+    /// <summary>Where nothing that was heard says what is done, something is: less likeness will do for any move that is well ahead.</summary>
+    private const double OpenLike = 18;
+    private const double OpenLead = 5;
+
     /// <summary>Moves of a warm-up or a cool-down have fewer MET than this as a rule.</summary>
     private const double EasyMet = 4.5;
 
@@ -258,7 +262,10 @@ internal static class NameFinder
     }
 
     /// <summary>Adds moves to which stretches of speech without a name or a description are most like, where one is clearly the likest.</summary>
-    internal static void Likened(Speech speech, IReadOnlyList<Mark> marks, Loosening loosening, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> raw)
+    /// <param name="unexplained">Where nothing that was heard says what is done: only there is looked, and less likeness will do. Null for all of the speech.</param>
+    /// <returns>Whether there were any.</returns>
+    internal static bool Likened(
+        Speech speech, IReadOnlyList<Mark> marks, Loosening loosening, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> raw, IReadOnlyList<(double From, double To)>? unexplained = null)
     {
         const int shortest = 5;
         const int step = 3;
@@ -298,7 +305,7 @@ internal static class NameFinder
             for (var at = from; at + FewWords <= to; at++)
             {
                 // A description begins with a word that says something; every third is begun with.
-                if (!heard.IsKnown(at) || known++ % step != 0)
+                if (!heard.IsKnown(at) || known++ % step != 0 || unexplained?.Any(u => speech.At(at) >= u.From && speech.At(at) < u.To) == false)
                 {
                     continue;
                 }
@@ -311,9 +318,10 @@ internal static class NameFinder
                     // Where a start waits for its move, less has to be said for one.
                     var waits = awaited.Exists(a => speech.At(at + count - 1) > a.From && speech.At(at) < a.To);
                     var loosens = loosening.Covers(speech.At(at));
-                    var (least, words) = waits || loosens ? (FewWords, FewWords) : (shortest, ClearWords);
-                    if (count >= least && heard.UpTo(at + count, words, loosens ? EasyLike : enough) is { } like
-                        && (IsLikest(like, count, waits) || (loosens && IsEasy(like.Move) && like.Lead >= EasyLead)))
+                    var open = unexplained is not null;
+                    var (least, words) = waits || loosens || open ? (FewWords, FewWords) : (shortest, ClearWords);
+                    if (count >= least && heard.UpTo(at + count, words, loosens ? EasyLike : open ? OpenLike : enough) is { } like
+                        && (IsLikest(like, count, waits) || (loosens && IsEasy(like.Move) && like.Lead >= EasyLead) || (open && like.Lead >= OpenLead)))
                     {
                         found.Add((like, at, count));
                     }
@@ -347,6 +355,7 @@ internal static class NameFinder
 
         raw.AddRange(added);
         raw.Sort((a, b) => a.Token.CompareTo(b.Token));
+        return added.Count > 0;
     }
 
     private static readonly HashSet<string> Held =

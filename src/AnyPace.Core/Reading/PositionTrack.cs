@@ -12,7 +12,7 @@ internal sealed partial class PositionTrack
     /// <summary>Before anyone says where to be.</summary>
     private const string Unknown = "";
 
-    private readonly List<(int Token, string Position, bool Implied)> _said = [];
+    private readonly List<(int Token, string Position, bool Implied)> _said;
 
     private static readonly (string Position, Regex Pattern)[] Patterns =
     [
@@ -31,7 +31,7 @@ internal sealed partial class PositionTrack
 
     public PositionTrack(Speech speech)
     {
-        _speech = speech;
+        (_speech, _said) = (speech, []);
         foreach (var (position, pattern) in Patterns)
         {
             foreach (var match in speech.Find(pattern))
@@ -42,6 +42,11 @@ internal sealed partial class PositionTrack
 
         _said.Sort((a, b) => a.Token.CompareTo(b.Token));
     }
+
+    private PositionTrack(PositionTrack other) => (_speech, _said) = (other._speech, [.. other._said]);
+
+    /// <summary>The same track, to which moves can be added without changing this one.</summary>
+    public PositionTrack Copy() => new(this);
 
     /// <summary>The position at a name: said within a few words after it, else the last one said or implied before.</summary>
     public string At(int token) => Find(token).Position;
