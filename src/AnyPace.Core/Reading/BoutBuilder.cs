@@ -57,9 +57,9 @@ internal static partial class BoutBuilder
     private static bool IsLainOn(Speech speech, Mark mark) => LyingOn().IsMatch(speech.Around(mark.Token, 6, 3));
 
     /// <summary>"Stand on your left leg and take the right one out": the first is not the one that works.</summary>
-    private static bool IsStoodOn(Speech speech, Mark mark) => StoodOn().IsMatch(speech.Before(mark.Token, 6));
+    private static bool IsStoodOn(Speech speech, Mark mark) => StoodOn().IsMatch(speech.Around(mark.Token, 6, 1));
 
-    [GeneratedRegex(@"\b(stand(ing)?|balanc(e|ing)|weight)( \w+){0,3} (on|onto|in|into|over) (your|the|that)$", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"\b(stand(ing)?|balanc(e|ing)|weight)( (just|tall|up|now|all))* (on|onto|in|into|over)( (your|the|that))?( (left|right))?$", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex StoodOn();
 
     /// <summary>The side that a mark says a move is done on: who lies on the left side lifts the right leg.</summary>

@@ -58,13 +58,38 @@ public static class MentionFinder
         Find(speech, lexicon, marks, dose, Hear(speech, lexicon, marks));
 
     /// <summary>
-    /// The same once more, where it is known from a first reading for which moments nothing that was heard says what is done; null where nothing else is heard there.
+    /// Adds what is described where, after a first reading, nothing that was heard says what is done. Such words are far from all other names, so nothing else is weighed anew by them.
     /// </summary>
-    internal static IReadOnlyList<Mention>? FindMore(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, SaidDose dose, Hearing heard, IReadOnlyList<(double From, double To)> unexplained)
+    /// <returns>All mentions; null where nothing else is heard there.</returns>
+    internal static IReadOnlyList<Mention>? FindMore(
+        Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, SaidDose dose, Hearing heard, IReadOnlyList<Mention> mentions, IReadOnlyList<(double From, double To)> unexplained)
     {
         List<(AliasHit Hit, int Token, int Length)> raw = [.. heard.Raw];
-        return unexplained.Count > 0 && NameFinder.Likened(speech, marks, heard.Loosening, heard.Listened, raw, unexplained) ? Find(speech, lexicon, marks, dose, heard with { Raw = raw }) : null;
+        if (unexplained.Count == 0 || !NameFinder.Likened(speech, marks, heard.Loosening, heard.Listened, raw, unexplained))
+        {
+            return null;
+        }
+
+        List<Mention> all = [.. mentions];
+        foreach (var (hit, token, length) in raw.Except(heard.Raw))
+        {
+            var (place, implied) = heard.Position.Find(token);
+            var (at, move) = (speech.At(token), MoveMeant.Here(lexicon, hit.Move, place, weak: true, []));
+            var role = RoleReader.Of(speech, token, length, hit.Move.IsGentle, beforeOpening: false, described: true);
+            var fits = Fits(all, move, at, role, passing: !(hit.Words >= NameFinder.WordsEnough && (implied || hit.Move.IsGentle)), place, implied);
+            var mention = new Mention(move, token, length, at, at, role, true, MentionWeights.DescribedWeight * fits);
+            if (role is Role.Doing or Role.Announced && fits == 1 && !MentionWeights.IsHowDone(speech, marks, all, heard.Loosening, DescribesFor(dose), mention))
+            {
+                all.Add(mention);
+            }
+        }
+
+        all.Sort((a, b) => a.At.CompareTo(b.At));
+        return all;
     }
+
+    /// <summary>Seconds after a name in which a description belongs to it: in a timed class until its time is nearly up.</summary>
+    private static double DescribesFor(SaidDose dose) => Math.Max(DescribesWithin, dose.WorkSeconds - NextIsNear ?? 0);
 
     /// <summary>What was heard, before anyone asks what it was said for.</summary>
     /// <param name="Raw">Names and descriptions, where they begin and how many words they have.</param>
@@ -155,7 +180,7 @@ public static class MentionFinder
                 move = low;
             }
 
-            var fuller = MoveMeant.PartOf(lexicon, mentions, hit, token, length, speech, at) ?? (general && !RoleReader.IsUnloaded(speech, token, length) && !RoleReader.IsPlain(speech, token) ? MoveMeant.EarlierOf(lexicon, mentions, names, move, weak || several, at, NameFinder.AtHand(speech, move)) : null);
+            var fuller = RoleReader.IsPlain(speech, token) ? null : MoveMeant.PartOf(lexicon, mentions, hit, token, length, speech, at) ?? (general && !RoleReader.IsUnloaded(speech, token, length) ? MoveMeant.EarlierOf(lexicon, mentions, names, move, weak || several, at, NameFinder.AtHand(speech, move)) : null);
             var meant = fuller ?? move;
             var weight = hit.Move.Id == ShakeOut && JustStopped(marks, at) ? 0
                 : verb && !hit.Weak ? VerbWeight
@@ -262,7 +287,7 @@ public static class MentionFinder
         }
 
         MentionWeights.ThinTalkedOf(speech, marks, mentions, dose);
-        MentionWeights.WeighDescriptions(speech, marks, mentions, loosening, speech.End.Value, Math.Max(DescribesWithin, dose.WorkSeconds - NextIsNear ?? 0));
+        MentionWeights.WeighDescriptions(speech, marks, mentions, loosening, DescribesFor(dose));
         MentionWeights.MuscleStretches(speech, lexicon, marks, mentions, position, opening);
         MentionStarts.SettleAnnouncements(speech, mentions, marks, dose is { WorkSeconds: not null, RestSeconds: > 0 });
         Repeats.WithOtherSides(speech, mentions, marks);

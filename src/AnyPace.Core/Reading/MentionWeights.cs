@@ -6,7 +6,7 @@ namespace AnyPace.Core.Reading;
 internal static class MentionWeights
 {
     /// <summary>A description with nothing else named around it.</summary>
-    private const double DescribedWeight = 0.75;
+    internal const double DescribedWeight = 0.75;
 
     /// <summary>"Go! Swing those arms": what is said within so many seconds of a start in the middle of a class is no mobility.</summary>
     private const double JustBegun = 12;
@@ -174,7 +174,23 @@ internal static class MentionWeights
     /// Many stretches are never named, only described ("ankle over the opposite knee"). Such words count where no other move was just named;
     /// right after a name they say how that one is done.
     /// </summary>
-    internal static void WeighDescriptions(Speech speech, IReadOnlyList<Mark> marks, List<Mention> mentions, Loosening loosening, double end, double within)
+    internal static void WeighDescriptions(Speech speech, IReadOnlyList<Mark> marks, List<Mention> mentions, Loosening loosening, double within)
+    {
+        for (var i = 0; i < mentions.Count; i++)
+        {
+            if (mentions[i] is { Weak: true, Role: Role.Doing or Role.Announced } m)
+            {
+                mentions[i] = m with { Weight = IsHowDone(speech, marks, mentions, loosening, within, m) ? HowDoneWeight : m.Length > 1 && m.Weight > MentionFinder.VerbWeight * 1.5 ? DescribedWeight : m.Weight };
+            }
+        }
+    }
+
+    /// <summary>Words that say how the move under way is done.</summary>
+    private const double HowDoneWeight = 0.15;
+
+    /// <summary>True where a description says how the move is done that was named near by, and is none of its own.</summary>
+    /// <param name="within">Seconds after a name in which a description belongs to it.</param>
+    internal static bool IsHowDone(Speech speech, IReadOnlyList<Mark> marks, List<Mention> mentions, Loosening loosening, double within, Mention m)
     {
         // "Breathe in, breathe out" is a move of its own at both ends of a class; in between it is how moves are done.
         const double opening = 0.12;
@@ -182,27 +198,20 @@ internal static class MentionWeights
 
         // No clock rules the warm-up and the cool-down: "arms, big circles" is the next thing done.
         const double warmingUp = 0.2;
-        for (var i = 0; i < mentions.Count; i++)
-        {
-            if (mentions[i] is not { Weak: true, Role: Role.Doing or Role.Announced } m)
-            {
-                continue;
-            }
+        var end = speech.End.Value;
+        var midClass = (m.Move.IsBreathing || (m.Move.IsGentle && !m.Move.IsStretch && Clocked.Between(marks, m.At - JustBegun, m.At).Any(k => k is { Kind: MarkKind.Start, Strength: >= 1 }))) && m.At > opening * end && m.At < closing * end;
+        var movesOn = m.Length > FewWords && RoleReader.MovesOn(speech, m.Token, RightBefore);
 
-            var midClass = (m.Move.IsBreathing || (m.Move.IsGentle && !m.Move.IsStretch && Clocked.Between(marks, m.At - JustBegun, m.At).Any(k => k is { Kind: MarkKind.Start, Strength: >= 1 }))) && m.At > opening * end && m.At < closing * end;
-            var movesOn = m.Length > FewWords && RoleReader.MovesOn(speech, m.Token, RightBefore);
-            var underway = midClass || (!movesOn && Clocked.Between(mentions, m.At - MentionFinder.DescribesWithin - MentionStarts.AnnounceReach, m.At + 5).Any(o => !o.Weak && o.Weight >= MentionFinder.WeakWeight && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && !(m.Move.IsStretch && !o.Move.IsStretch && m.At > closing * end) && !(m.Move.IsGentle && MentionFinder.JustStopped(marks, o.EffectiveAt + 1, m.At)) && o.EffectiveAt > m.At - (loosening.Covers(m.At) || ((m.Move.IsGentle || o.Move.IsGentle) && (m.At < warmingUp * end || m.At > closing * end)) ? MentionFinder.DescribesWithin : within) && o.At < m.At + 5));
+        // Right after work is named, "breathe in through the nose" is how it is done; arms that swing while everyone walks belong to the walk.
+        bool JustNamed(Func<Move, bool> which) => Clocked.Between(mentions, m.At - MentionFinder.DescribesWithin - MentionStarts.AnnounceReach, m.At).Any(o => o.Weight >= 0.5 && which(o.Move));
 
-            // Right after work is named, "breathe in through the nose" is how it is done; arms that swing while everyone walks belong to the walk.
-            bool JustNamed(Func<Move, bool> which) => Clocked.Between(mentions, m.At - MentionFinder.DescribesWithin - MentionStarts.AnnounceReach, m.At).Any(o => o.Weight >= 0.5 && which(o.Move));
-            // "Bring one arm across your chest and hug it in": a few words right after a whole description are the end of it.
-            underway = underway
-                || (m.Length <= FewWords && Clocked.Between(mentions, m.At - WholeDescription, m.At).Any(o => o.Weak && o.Length > FewWords && o.Move.Id != m.Move.Id && o.Weight >= MentionFinder.WeakWeight && o.Role is Role.Doing or Role.Announced))
-                || (m.Move.IsBreathing && JustNamed(o => !o.IsGentle))
-                || (m.Move.Id == "arm-swing" && JustNamed(o => o.Pattern == "locomotion"))
-                || (m.Move.Id == "scapula-squeeze" && mentions.Exists(o => o.At < m.At && o.Weight >= 0.5 && o.Move.Pattern.StartsWith("pull", StringComparison.Ordinal)));
-            mentions[i] = m with { Weight = underway ? 0.15 : m.Length > 1 && m.Weight > MentionFinder.VerbWeight * 1.5 ? DescribedWeight : m.Weight };
-        }
+        // "Bring one arm across your chest and hug it in": a few words right after a whole description are the end of it.
+        return midClass
+            || (!movesOn && Clocked.Between(mentions, m.At - MentionFinder.DescribesWithin - MentionStarts.AnnounceReach, m.At + 5).Any(o => !o.Weak && o.Weight >= MentionFinder.WeakWeight && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && !(m.Move.IsStretch && !o.Move.IsStretch && m.At > closing * end) && !(m.Move.IsGentle && MentionFinder.JustStopped(marks, o.EffectiveAt + 1, m.At)) && o.EffectiveAt > m.At - (loosening.Covers(m.At) || ((m.Move.IsGentle || o.Move.IsGentle) && (m.At < warmingUp * end || m.At > closing * end)) ? MentionFinder.DescribesWithin : within) && o.At < m.At + 5))
+            || (m.Length <= FewWords && Clocked.Between(mentions, m.At - WholeDescription, m.At).Any(o => o.Weak && o.Length > FewWords && o.Move.Id != m.Move.Id && o.Weight >= MentionFinder.WeakWeight && o.Role is Role.Doing or Role.Announced))
+            || (m.Move.IsBreathing && JustNamed(o => !o.IsGentle))
+            || (m.Move.Id == "arm-swing" && JustNamed(o => o.Pattern == "locomotion"))
+            || (m.Move.Id == "scapula-squeeze" && mentions.Exists(o => o.At < m.At && o.Weight >= 0.5 && o.Move.Pattern.StartsWith("pull", StringComparison.Ordinal)));
     }
 
     /// <summary>"And now", "next", so many words before a description: it is of another move.</summary>
