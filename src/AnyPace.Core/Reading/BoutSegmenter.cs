@@ -115,7 +115,7 @@ internal static class BoutSegmenter
     /// <summary>
     /// Where nothing that was heard says what is done: between two bouts, and in a bout whose move nobody has spoken of for so long that it may well be over.
     /// </summary>
-    public static IReadOnlyList<(double From, double To)> Unexplained(IReadOnlyList<Segment> segments)
+    public static IReadOnlyList<(double From, double To)> Unexplained(IReadOnlyList<Segment> segments, SaidDose dose)
     {
         const double shortest = 8;
         const double forgotten = 35;
@@ -123,7 +123,8 @@ internal static class BoutSegmenter
         var end = double.PositiveInfinity;
         foreach (var segment in segments)
         {
-            if (segment.Start - end > shortest)
+            // In a rest the next move is told.
+            if (segment.Start - end > shortest + (dose.RestSeconds ?? 0))
             {
                 open.Add((end, segment.Start));
             }

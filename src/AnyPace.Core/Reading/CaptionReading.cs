@@ -29,7 +29,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
         var heard = MentionFinder.Hear(speech, lexicon, marks);
         var mentions = MentionFinder.Find(speech, lexicon, marks, dose, heard);
         var divided = BoutSegmenter.Segments(speech, marks, mentions, dose);
-        if (MentionFinder.FindMore(speech, lexicon, marks, dose, heard, mentions, BoutSegmenter.Unexplained(divided)) is { } more)
+        if (MentionFinder.FindMore(speech, lexicon, marks, dose, heard, mentions, BoutSegmenter.Unexplained(divided, dose)) is { } more)
         {
             (mentions, divided) = (more, BoutSegmenter.Segments(speech, marks, more, dose));
         }

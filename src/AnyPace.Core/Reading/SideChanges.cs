@@ -50,13 +50,19 @@ internal static partial class SideChanges
     /// <summary>"Other one", "come out and do the left", "and to the other": all that is said between two silences.</summary>
     private static IEnumerable<Mark> AloneTurns(Speech speech)
     {
-        foreach (var match in speech.Find(AloneTurn()))
+        const int fewWords = 8;
+        for (int from = 0, end; from < speech.Tokens.Count; from = end + 1)
         {
-            var token = speech.TokenAt(match.Index);
-            var end = speech.TokenAt(match.Index + match.Length - 1);
-            if (Parted(speech, token - 1) && Parted(speech, end) && !(match.Groups["side"] is { Success: true } side && LastSide(speech, token) == side.Value))
+            end = from;
+            while (!Parted(speech, end))
             {
-                yield return Change(speech, token, end, AnythingStrength);
+                end++;
+            }
+
+            if (end - from < fewWords && AloneTurn().Match(speech.Around(from, 0, end - from + 1)) is { Success: true } match
+                && !(match.Groups["side"] is { Success: true } side && LastSide(speech, from) == side.Value))
+            {
+                yield return Change(speech, from, end, AnythingStrength);
             }
         }
     }
@@ -120,7 +126,7 @@ internal static partial class SideChanges
     [GeneratedRegex(@"\G\b((and|now|okay|then|so|alright)( now| then)?( on| to| for| over to| it's)?( the| your)? (?<side>left|right) (side|leg|arm|foot|hand|1)|(and|now|then)( now)?( on| to| for| over to| it's)? the (?<side>left)|(on |to )?(the |your )?(?<side>left|right) (side|leg|arm|foot|hand) (this time|now|next|please|your turn)|(same|again|repeat)( thing| again| that| it| move)?( on| with| for) (the |your )?(?<side>left|right)( side| leg| arm| foot| hand)?)\b", Options)]
     private static partial Regex NamedTurn();
 
-    [GeneratedRegex(@"\G\b((come|step|walk|roll|turn) (out|up|back|over|down|round|around) )?((and|then|now|okay|so|just) )*((do|to|on|over to|onto|for|with|take|try|repeat on) )?(the |your |that )?((?<=(the|your|do|to|on) )(?<side>left|right)|other|opposite)( (1|side|leg|arm|foot|hand))?\b", Options)]
+    [GeneratedRegex(@"^((come|step|walk|roll|turn) (out|up|back|over|down|round|around) )?((and|then|now|okay|so|just) )*((do|to|on|over to|onto|for|with|take|try|repeat on) )?(the |your |that )?((?<=(the|your|do|to|on) )(?<side>left|right)|other|opposite)( (1|side|leg|arm|foot|hand))?$", Options)]
     private static partial Regex AloneTurn();
 
     [GeneratedRegex(@"^(lift|up|kick|press|point|pulse|same|raise|straight|long|squeeze|extend|now|and (go|\d)|go|ready|let's|here|same|again|\d|off we|okay|please|this time)\b", Options)]
