@@ -19,9 +19,7 @@ internal static class LaterRounds
     /// <summary>How sure: the place in the round is all there is to go by.</summary>
     private const double Confidence = 0.58;
 
-    /// <summary>
-    /// All that is filled. What looks like a stretch between two bouts of work ("fold over" before a row) takes no place of the beat, and gives way to what is filled in there.
-    /// </summary>
+    /// <summary>All places that can be filled, filled one way after the other.</summary>
     public static ImmutableArray<Bout> FillAll(ImmutableArray<Bout> bouts, IReadOnlyList<Mark> marks, IReadOnlyList<Mention> mentions, SaidDose dose, MoveLexicon lexicon)
     {
         bouts = FillSets(bouts, marks, dose);
@@ -31,7 +29,7 @@ internal static class LaterRounds
         return dose.Timed ? FillOver(bouts, dose, lexicon) : bouts;
     }
 
-    /// <summary>Holes between two bouts of work in which a stretch was read.</summary>
+    /// <summary>Holes between two bouts of work in which a stretch was read: "fold over", before a row, takes no place of the beat and gives way.</summary>
     private static ImmutableArray<Bout> FillOver(ImmutableArray<Bout> bouts, SaidDose dose, MoveLexicon lexicon)
     {
         var work = bouts.Where(b => !lexicon[b.MoveId].IsGentle).ToImmutableArray();

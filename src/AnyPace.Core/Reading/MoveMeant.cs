@@ -91,6 +91,7 @@ internal static partial class MoveMeant
         }
     }
 
+    /// <summary>So many words after a name the other hand is still put somewhere for it.</summary>
     private const int OneHandedWithin = 18;
 
     /// <summary>"A row, so put your free hand on the bench".</summary>
@@ -131,7 +132,7 @@ internal static partial class MoveMeant
         var words = said.ToList();
         var own = weak ? 0 : words.Count(stem => GoesBy(named, stem));
         var other = named.Elsewhere
-            .Where(id => lexicon[id].Positions.Contains(position) && (weak || GoesBy(lexicon[id], lexicon.NameStems(named)[^1]) || words.Count(stem => GoesBy(lexicon[id], stem)) >= own))
+            .Where(id => lexicon[id].Positions.Contains(position) && (weak || GoesBy(lexicon[id], lexicon.NameStems(named)[^1]) || (own > 0 && words.Count(stem => GoesBy(lexicon[id], stem)) >= own)))
             .OrderByDescending(id => words.Count(stem => GoesBy(lexicon[id], stem)))
             .FirstOrDefault();
         return other is null ? named : lexicon[other];
