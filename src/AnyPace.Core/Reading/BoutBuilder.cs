@@ -95,9 +95,9 @@ internal static partial class BoutBuilder
             return segment;
         }
 
-        var turn = Clocked.Between(marks, segment.Start + Edge, Math.Min(next - nextIsNear, segment.End + longestSide)).Where(m => m.Kind == MarkKind.SwitchSide)
-            .Concat(Clocked.Between(turns, segment.Start + Edge, Math.Min(next - nextIsNear, segment.End + longestSide))).Select(m => m.At).DefaultIfEmpty(0).Min();
-        return turn == 0 || turn < segment.End - (2 * Edge) || Clocked.Between(marks, segment.Start + Edge, turn).Any(m => m.Kind is MarkKind.SignOff or MarkKind.Break)
+        var (from, to) = (segment.Start + Edge, Math.Min(next - nextIsNear, segment.End + longestSide));
+        var turn = Clocked.Between(marks, from, to).Where(m => m.Kind == MarkKind.SwitchSide).Concat(Clocked.Between(turns, from, to)).Select(m => m.At).DefaultIfEmpty(0).Min();
+        return turn == 0 || turn < segment.End - (2 * Edge) || Clocked.Between(marks, from, turn).Any(m => m.Kind is MarkKind.SignOff or MarkKind.Break)
             ? segment : segment with { End = Math.Max(segment.End, Math.Min(next, turn + longestSide)) };
     }
 
@@ -114,7 +114,7 @@ internal static partial class BoutBuilder
             .ToList();
         switches = [.. switches.Where((at, i) => i == 0 || at - switches[i - 1] > Edge)];
 
-        if (segment.Move.Sides == MoveSides.Each && switches.Count == 0 && SideNamedLater(segment, marks, turns, Edge) is { } named)
+        if (segment.Move.Sides == MoveSides.Each && switches.Count == 0 && SideNamedLater(segment, marks, turns) is { } named)
         {
             switches.Add(named);
         }
@@ -167,10 +167,10 @@ internal static partial class BoutBuilder
     }
 
     /// <summary>Where the second side is named inside the segment, as in "right knee ... left knee"; a side named for the move before is none of its first.</summary>
-    private static double? SideNamedLater(Segment segment, IReadOnlyList<Mark> marks, IReadOnlyList<Mark> turns, double edge)
+    private static double? SideNamedLater(Segment segment, IReadOnlyList<Mark> marks, IReadOnlyList<Mark> turns)
     {
         const double before = 15;
-        var second = Clocked.Between(turns, segment.Start + edge, segment.End - edge).FirstOrDefault();
+        var second = Clocked.Between(turns, segment.Start + Edge, segment.End - Edge).FirstOrDefault();
         return second.At > 0 && Clocked.Between(marks, segment.Start - before, second.At - 1).Any(m => m.Kind is MarkKind.Left or MarkKind.Right && m.Kind != second.Kind) ? second.At : null;
     }
 

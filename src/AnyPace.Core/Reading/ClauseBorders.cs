@@ -39,8 +39,7 @@ internal static partial class ClauseBorders
         return length == 2 && (
             IsWhereTo(first.Text) && Moving().IsMatch(speech.Before(token, 2)) && DoneTo().IsMatch(speech.After(token + 1, 2))
             || (last.Text == "stretch" && Stretched().IsMatch(speech.After(token + 2, 2)))
-            || (last.Text is "taps" or "touches" && TheFloor().IsMatch(speech.After(token + 2, 2)))
-            || (last.Text == "press" && TheFloor().IsMatch(speech.After(token + 2, 2)))
+            || (last.Text is "taps" or "touches" or "press" && TheFloor().IsMatch(speech.After(token + 2, 2)))
             || (first.Text == "front" && last.Text == "thigh")
             || (first.Text == "stretch" && AStretch().IsMatch(speech.Before(token, 2)))
             || (last.Text is "step" or "tap" && ToSide().IsMatch(speech.After(token + 2, 3)) && IsSaidBefore(speech, token, last.Text))

@@ -61,7 +61,7 @@ public static class MentionFinder
     /// Adds what is described where, after a first reading, nothing that was heard says what is done. Such words are far from all other names, so nothing else is weighed anew by them.
     /// </summary>
     /// <returns>All mentions; null where nothing else is heard there.</returns>
-    internal static IReadOnlyList<Mention>? FindMore(
+    internal static List<Mention>? FindMore(
         Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, SaidDose dose, Hearing heard, IReadOnlyList<Mention> mentions, IReadOnlyList<(double From, double To)> unexplained)
     {
         List<(AliasHit Hit, int Token, int Length)> raw = [.. heard.Raw];
@@ -97,7 +97,7 @@ public static class MentionFinder
     internal sealed record Hearing(
         List<(AliasHit Hit, int Token, int Length)> Raw, HashSet<int> Misheard, DescriptionLikeness.Heard Listened, PositionTrack Position, Loosening Loosening);
 
-    internal static IReadOnlyList<Mention> Find(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, SaidDose dose, Hearing heard)
+    internal static List<Mention> Find(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, SaidDose dose, Hearing heard)
     {
         var (position, loosening, misheard) = (heard.Position.Copy(), heard.Loosening, heard.Misheard);
         List<(AliasHit Hit, int Token, int Length)> raw = [.. heard.Raw];
@@ -154,8 +154,7 @@ public static class MentionFinder
                 role = Role.Past;
             }
 
-            var several = hit.Weak && !hit.Described && RoleReader.IsNamed(speech, token);
-            several |= hit.Weak && length == 1 && (called.Contains(token) || NameFinder.IsSeveral(speech.Tokens[token]) || (walking && MoveMeant.Walks(speech, token)));
+            var several = hit.Weak && ((!hit.Described && RoleReader.IsNamed(speech, token)) || (length == 1 && (called.Contains(token) || NameFinder.IsSeveral(speech.Tokens[token]) || (walking && MoveMeant.Walks(speech, token)))));
             var verb = RoleReader.IsVerb(speech, token, length);
             var weak = (hit.Weak && !several) || verb || RoleReader.IsClause(speech, token, length) || (hit.Move.Id == OnOneLeg && RoleReader.NamesSide(speech, token, length));
             var (place, implied) = position.Find(token);

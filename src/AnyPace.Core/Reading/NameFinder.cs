@@ -290,6 +290,7 @@ internal static class NameFinder
             Array.Fill(borders, true, token, length);
         }
 
+        var open = unexplained is not null;
         var enough = LikeEnough + (MoreForTalk * Math.Clamp((speech.WordsAMinute / FewWordsAMinute) - 1, 0, 1));
         var awaited = Awaited(marks, [.. clear.Select(r => speech.At(r.Token))]);
         var found = new List<(LikeMove Like, int From, int Count)>();
@@ -305,7 +306,7 @@ internal static class NameFinder
             for (var at = from; at + FewWords <= to; at++)
             {
                 // A description begins with a word that says something; every third is begun with.
-                if (!heard.IsKnown(at) || known++ % step != 0 || unexplained?.Any(u => speech.At(at) >= u.From && speech.At(at) < u.To) == false)
+                if (!heard.IsKnown(at) || known++ % step != 0 || (unexplained is not null && !IsWithin(unexplained, speech.At(at))))
                 {
                     continue;
                 }
@@ -318,7 +319,6 @@ internal static class NameFinder
                     // Where a start waits for its move, less has to be said for one.
                     var waits = awaited.Exists(a => speech.At(at + count - 1) > a.From && speech.At(at) < a.To);
                     var loosens = loosening.Covers(speech.At(at));
-                    var open = unexplained is not null;
                     var (least, words) = waits || loosens || open ? (FewWords, FewWords) : (shortest, ClearWords);
                     if (count >= least && heard.UpTo(at + count, words, loosens ? EasyLike : open ? OpenLike : enough) is { } like
                         && (IsLikest(like, count, waits) || (loosens && IsEasy(like.Move) && like.Lead >= EasyLead) || (open && like.Lead >= OpenLead)))
@@ -356,6 +356,19 @@ internal static class NameFinder
         raw.AddRange(added);
         raw.Sort((a, b) => a.Token.CompareTo(b.Token));
         return added.Count > 0;
+    }
+
+    private static bool IsWithin(IReadOnlyList<(double From, double To)> spans, double at)
+    {
+        foreach (var (from, to) in spans)
+        {
+            if (at >= from && at < to)
+            {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private static readonly HashSet<string> Held =

@@ -35,8 +35,11 @@ internal static class TabataBlocks
 
     private sealed record Block(double Start, double Score, string[] Turns)
     {
-        public double End => Start + (Places * Period) - Rest;
+        public double End => EndOf(Start);
     }
+
+    /// <summary>When a block is over: after its last work, without the rest.</summary>
+    private static double EndOf(double start) => start + (Places * Period) - Rest;
 
     public static ImmutableArray<Bout> Fill(ImmutableArray<Bout> bouts, IReadOnlyList<Mark> marks, List<Mention> mentions, SaidDose dose, double end)
     {
@@ -61,7 +64,7 @@ internal static class TabataBlocks
         var starts = marks.Where(m => m.Strength >= 0.5 && m.Kind is MarkKind.Start or MarkKind.Stop)
             .Select(m => m.Kind == MarkKind.Start ? m.At : m.At - Work)
             .SelectMany(t => Enumerable.Range(0, Places).Select(k => t - (k * Period)))
-            .Where(t => t > 0 && t + (Places * Period) - Rest < end);
+            .Where(t => t > 0 && EndOf(t) < end);
         var likely = new List<Block>();
         foreach (var start in starts)
         {
@@ -91,7 +94,7 @@ internal static class TabataBlocks
         const double around = 14;
         const double atEnds = 0.6;
         const double bothEnds = 1.4;
-        var (score, end) = (0.0, start + (Places * Period) - Rest);
+        var (score, end) = (0.0, EndOf(start));
         for (var k = 0; k < Places; k++)
         {
             var at = start + (k * Period);
@@ -190,9 +193,9 @@ internal static class TabataBlocks
     {
         var turns = block.Turns;
         const double telling = 60;
-        bool Tells(Bout b) => b.Span.Start.Value >= Math.Max(free, block.Start - telling) && turns.Contains(b.MoveId);
+        bool Tells(Bout b) => b.Span.Start.Value < block.Start && b.Span.Start.Value >= Math.Max(free, block.Start - telling) && turns.Contains(b.MoveId);
         bool Within(Bout b) => b.Span.Start.Value > block.Start - Just && b.Span.Start.Value < block.End;
-        var kept = bouts.Where(b => !Within(b) && !(b.Span.Start.Value < block.Start && b.Span.End.Value > block.Start - telling && Tells(b)))
+        var kept = bouts.Where(b => !Within(b) && !Tells(b))
             .Select(b => b.Span.Start.Value < block.Start && b.Span.End.Value > block.Start ? b with { Span = Span.Of(b.Span.Start.Value, Math.Round(block.Start, 1)) } : b);
         var places = Enumerable.Range(0, Places).Select(k =>
         {
