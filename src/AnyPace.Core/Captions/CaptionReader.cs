@@ -53,8 +53,8 @@ public static partial class CaptionReader
         return new CaptionFile(found, ordered);
     }
 
-    /// <summary>Faster than anyone talks, in words a second over a whole file; quick speech is about 4.</summary>
-    private const double FastestSpeech = 12;
+    /// <summary>Faster than anyone talks, in words a second over a whole file: quick speech is about 4, and rolling captions show every word three times.</summary>
+    private const double FastestSpeech = 20;
 
     /// <summary>Short files are not held to it: a sentence may well stand in one cue of a second.</summary>
     private const int ManyWords = 5000;
@@ -108,7 +108,7 @@ public static partial class CaptionReader
                 return CaptionFormat.WebVtt;
             }
 
-            if (PlainStamp().IsMatch(line))
+            if (BracketStamp().IsMatch(line) || BareStamp().IsMatch(line))
             {
                 return CaptionFormat.Plain;
             }
@@ -132,6 +132,9 @@ public static partial class CaptionReader
     private static List<Cue> ReadPlain(string[] lines)
     {
         var cues = new List<Cue>();
+
+        // One way of writing times a file: where they stand in brackets, "1:30 to go" at the start of a wrapped line is speech.
+        Regex? times = null;
         for (var i = 0; i < lines.Length; i++)
         {
             var line = lines[i].Trim();
@@ -140,16 +143,13 @@ public static partial class CaptionReader
                 continue;
             }
 
-            var match = PlainStamp().Match(line);
+            times ??= BareStamp().IsMatch(line) ? BareStamp() : BracketStamp();
+            var match = times.Match(line);
             if (match.Success)
             {
-                var stamp = match.Groups["t"].Value;
-                if (!Seconds.TryParseClock(stamp, out var at))
-                {
-                    throw new CaptionException(i + 1, $"\"{stamp}\" is not a time.", "[m:ss] or [h:mm:ss] with seconds and minutes under 60");
-                }
-
-                cues.Add(new Cue(at, null, Clean(line[match.Length..]), i + 1));
+                var at = Clock(match.Groups["t"], i + 1);
+                var end = match.Groups["e"].Success ? Clock(match.Groups["e"], i + 1) : (Seconds?)null;
+                cues.Add(new Cue(at, end > at ? end : null, Clean(line[match.Length..]), i + 1));
             }
             else if (cues.Count > 0)
             {
@@ -164,6 +164,10 @@ public static partial class CaptionReader
 
         return cues;
     }
+
+    private static Seconds Clock(Group stamp, int line) => Seconds.TryParseClock(stamp.Value, out var at)
+        ? at
+        : throw new CaptionException(line, $"\"{stamp.Value}\" is not a time.", "[m:ss] or [h:mm:ss] with seconds and minutes under 60");
 
     /// <summary>WebVTT and SubRip differ in header, notes and the decimal mark; both are read tolerantly here.</summary>
     private static List<Cue> ReadArrows(string[] lines)
@@ -193,6 +197,13 @@ public static partial class CaptionReader
             var (start, end) = Timing(line, number);
             var text = new List<string>();
             i++;
+
+            // Rolling captions keep the place of a line that is gone with a blank in it; only an empty line ends a cue.
+            while (i < lines.Length && lines[i].Length > 0 && string.IsNullOrWhiteSpace(lines[i]))
+            {
+                i++;
+            }
+
             while (i < lines.Length && lines[i].Trim().Length > 0)
             {
                 // A timing line without a blank line before it begins the next cue; a bare number above it is its counter.
@@ -259,8 +270,13 @@ public static partial class CaptionReader
 
     private static string Short(string text) => text.Length <= 40 ? text : text[..40] + "...";
 
-    [GeneratedRegex(@"^\[(?<t>\d[\d:.]*)\]\s*", RegexOptions.CultureInvariant)]
-    private static partial Regex PlainStamp();
+    /// <summary>"[1:05]", "[1:05 - 1:09]", "[00:01:05.000 --> 00:01:09.000]".</summary>
+    [GeneratedRegex(@"^\[(?<t>\d[\d:.]*)(?: *(?:-->|[-\u2013]) *(?<e>\d[\d:.]*))?\]\s*", RegexOptions.CultureInvariant)]
+    private static partial Regex BracketStamp();
+
+    /// <summary>"1:05 squats", "(1:05) squats", or the time on a line of its own above what is said.</summary>
+    [GeneratedRegex(@"^\(?(?<t>\d{1,3}(?::\d{1,2}){1,2}(?:\.\d{1,3})?)\)?(?:$|\s+(?!-->)(?:[-\u2013]\s+)?)", RegexOptions.CultureInvariant)]
+    private static partial Regex BareStamp();
 
     [GeneratedRegex(@"^(?:(?<h>\d{1,3}):)?(?<m>\d{1,2}):(?<s>\d{1,2}(?:[.,]\d{1,9})?)$", RegexOptions.CultureInvariant)]
     private static partial Regex ArrowStamp();

@@ -21,16 +21,35 @@ public static partial class CaptionCleaner
         "for", "with", "out", "one", "two", "three", "go", "be", "just", "all", "now", "have", "as", "can", "if", "at", "back", "or", "do", "see",
     ];
 
+    /// <summary>Share of the cues of a rolling file that show the line before once more; elsewhere two lines are the same by chance.</summary>
+    private const double RollingShare = 0.2;
+
+    /// <summary>Share of the cues of a file in which a line is shown anew with each word that is added to it.</summary>
+    private const double GrowingShare = 0.4;
+
     /// <summary>Cleaned cues in time order, each with an end, cut where the class is over.</summary>
     public static IReadOnlyList<Cue> Clean(IReadOnlyList<Cue> cues)
     {
         var kept = new List<Cue>(cues.Count);
         List<string> before = [];
+        var shown = 0;
         var lastLine = "";
-        foreach (var cue in cues)
+        var split = cues.Select(c => c.Text.Split('\n', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)).ToList();
+        bool Rolls(int cue) => split[cue].Length > 1 && cue > 0 && split[cue - 1] is [.., var last] && last == split[cue][0];
+        bool Grows(int cue) => cue > 0 && cues[cue].Text.Length > cues[cue - 1].Text.Length && cues[cue].Text.StartsWith(cues[cue - 1].Text, StringComparison.Ordinal) && cues[cue].Text[cues[cue - 1].Text.Length] is ' ' or '\n';
+        var rolling = Enumerable.Range(0, cues.Count).Count(Rolls) >= RollingShare * cues.Count;
+        var growing = Enumerable.Range(0, cues.Count).Count(Grows) >= GrowingShare * cues.Count;
+        for (var i = 0; i < cues.Count; i++)
         {
+            var (cue, lines) = (cues[i], split[i]);
+
+            // Between two lines a rolling file shows the first once more, alone: however short, it was said once.
+            if (rolling && lines.Length == 1 && lines[0] == lastLine)
+            {
+                continue;
+            }
+
             // Rolling captions show the line before once more above the new one.
-            var lines = cue.Text.Split('\n', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
             var rolls = lines.Length > 1 && lines[0] == lastLine;
             lastLine = lines.Length > 0 ? lines[^1] : lastLine;
             if (rolls)
@@ -40,7 +59,8 @@ public static partial class CaptionCleaner
 
             var text = rolls ? string.Join(' ', lines.Skip(1)) : cue.Text;
             var words = Words((text.AsSpan().ContainsAny('[', '(', '\u266A') ? NoiseTag().Replace(text, " ") : text).Replace(">>", " ", StringComparison.Ordinal));
-            var repeat = Repeated(before, words);
+            var repeat = growing && !rolls && Grows(i) ? shown : Repeated(before, words);
+            shown = words.Count;
             if (words.Count > 0)
             {
                 before = words;

@@ -60,6 +60,27 @@ public sealed class CaptionReaderTests
     }
 
     [Theory]
+    [InlineData("0:05 squats\n1:05 lunges\n1:00:10 done")]
+    [InlineData("(0:05) squats\n(1:05) lunges\n(1:00:10) done")]
+    [InlineData("0:05\nsquats\n1:05\nlunges\n1:00:10\ndone")]
+    [InlineData("0:05 - squats\n1:05 - lunges\n1:00:10 - done")]
+    [InlineData("[0:05 - 0:09] squats\n[1:05 - 1:09] lunges\n[1:00:10 - 1:00:11] done")]
+    [InlineData("[00:00:05.000 --> 00:00:09.500]   squats\n[00:01:05.000 --> 00:01:09.000]  lunges\n[01:00:10.000 --> 01:00:12.000]  done")]
+    public void Times_before_lines_may_be_written_in_other_ways(string text)
+    {
+        var file = CaptionReader.Read(text);
+        Assert.Equal(CaptionFormat.Plain, file.Format);
+        Assert.Equal([(5.0, "squats"), (65.0, "lunges"), (3610.0, "done")], file.Cues.Select(c => (c.Start.Value, c.Text)));
+    }
+
+    [Fact]
+    public void A_range_before_a_line_gives_its_end() => Assert.Equal(9.5, CaptionReader.Read("[0:05 - 0:09.5] squats").Cues[0].End!.Value.Value);
+
+    [Fact]
+    public void A_time_that_is_spoken_begins_no_line_where_times_stand_in_brackets() =>
+        Assert.Equal(["and now we have 1:30 to go"], CaptionReader.Read("[0:05] and now we have\n1:30 to go").Cues.Select(c => c.Text));
+
+    [Theory]
     [InlineData("utf-8", true)]
     [InlineData("utf-16", true)]
     [InlineData("utf-16BE", true)]
@@ -87,6 +108,8 @@ public sealed class CaptionReaderTests
     [InlineData("", 1, "empty")]
     [InlineData("hello there\n[0:10] squats", 1, "hello there")]
     [InlineData("[0:10] squats\n[1:75] lunges", 2, "1:75")]
+    [InlineData("0:10 squats\n1:75 lunges", 2, "1:75")]
+    [InlineData("[0:10 - 0:75] squats", 1, "0:75")]
     [InlineData("WEBVTT\n\n00:0x.000 --> 00:04.000\nhi", 3, "00:0x.000")]
     [InlineData("WEBVTT\n\n00:01.000 --> soon\nhi", 3, "soon")]
     [InlineData("WEBVTT\n\n00:61.000 --> 00:62.000\nhi", 3, "00:61.000")]

@@ -1,3 +1,4 @@
+using AnyPace.Core.Captions;
 using AnyPace.Core.Reading;
 
 namespace AnyPace.Core.Tests.ReadingTests;
@@ -16,6 +17,53 @@ public sealed class WordsTests
 
     [Fact]
     public void A_word_said_twice_is_not_a_rolling_caption() => Assert.Equal("up and down up and down", Of("[0:00] up and down", "[0:03] up and down").Text);
+
+    private static readonly (int At, string Text)[] Said =
+        [(0, "squats"), (4, "go"), (10, "three two one"), (14, "go"), (16, "go"), (20, "change legs"), (24, "and rest now everyone"), (30, "other leg")];
+
+    private static string Stamp(double at) => $"00:00:{at:00.000}";
+
+    /// <summary>How machines write the same words: each line once; above the next one; above it and alone between two; anew with each word.</summary>
+    private static string Written(string way)
+    {
+        var cues = new List<(double From, double To, string Text)>();
+        for (var i = 0; i < Said.Length; i++)
+        {
+            var (at, text) = Said[i];
+            var end = i + 1 < Said.Length ? Said[i + 1].At : at + 3;
+            switch (way)
+            {
+                case "rolling":
+                    cues.Add((at, end, i == 0 ? $" \n{text}" : $"{Said[i - 1].Text}\n{text}"));
+                    break;
+                case "rolling with stills":
+                    cues.Add((at, end - 0.01, i == 0 ? $" \n{text}" : $"{Said[i - 1].Text}\n{text}"));
+                    cues.Add((end - 0.01, end, $"{text}\n "));
+                    break;
+                case "growing":
+                    var words = text.Split(' ');
+                    cues.AddRange(words.Select((_, w) => (at + (0.3 * w), at + (0.3 * w) + 0.3, string.Join(' ', words.Take(w + 1)))));
+                    break;
+                default:
+                    cues.Add((at, end, text));
+                    break;
+            }
+        }
+
+        return "WEBVTT\n\n" + string.Concat(cues.Select(c => $"{Stamp(c.From)} --> {Stamp(c.To)} align:start position:0%\n{c.Text}\n\n"));
+    }
+
+    [Theory]
+    [InlineData("once")]
+    [InlineData("rolling")]
+    [InlineData("rolling with stills")]
+    [InlineData("growing")]
+    public void However_a_machine_shows_its_lines_each_word_was_said_once_at_its_time(string way)
+    {
+        var speech = new Speech(CaptionReader.Read(Written(way)).Cues);
+        Assert.Equal("squats go 3 2 1 go go change legs and rest now everyone other leg", speech.Text);
+        Assert.Equal([0, 4, 10, 14, 16, 20, 24, 30], speech.Tokens.Where(t => t.Text is "squats" or "go" or "3" or "change" or "and" or "other").Select(t => (int)t.At));
+    }
 
     [Theory]
     [InlineData("[Music]")]
