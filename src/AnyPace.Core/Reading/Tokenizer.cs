@@ -120,7 +120,7 @@ public static class Tokenizer
         var pauses = stops || word[^1] is ',' or ';' or ':';
         Span<char> buffer = word.Length <= 64 ? stackalloc char[64] : new char[word.Length];
         var bare = buffer[..Bare(word, buffer)];
-        if (bare.IsEmpty)
+        if (bare.IsEmpty || bare is "um" or "umm" or "uh" or "uhm" or "erm" or "er" or "hmm")
         {
             if (stops && tokens.Count > 0)
             {

@@ -9,6 +9,30 @@ public sealed class RemarkTests
     internal static Timeline During(string said) => Make.Read(
         "[0:00] hello and welcome", "[0:10] let's get started squats here we go", $"[0:30] {said}", "[0:50] keep going", "[1:10] and rest", "[1:20] lunges here we go", "[1:50] and rest");
 
+    /// <summary>Kind and sentence: "caution knees: don't let that knee collapse"; "none" is a cue.</summary>
+    public static TheoryData<string> Said => [.. File.ReadAllLines(Path.Combine(AppContext.BaseDirectory, "Reading", "remarks.txt"))];
+
+    [Theory]
+    [MemberData(nameof(Said))]
+    public void What_is_said_beside_the_moves_is_known_by_its_kind(string line)
+    {
+        var (kind, said) = (line[..line.IndexOf(": ", StringComparison.Ordinal)], line[(line.IndexOf(": ", StringComparison.Ordinal) + 2)..]);
+        var read = During(said);
+        string[] found =
+        [
+            .. read.Options.Select(o => $"option {o.Direction.ToString().ToLowerInvariant()}"), .. read.Cautions.Select(c => $"caution {c.Topic}"),
+            .. read.Claims.Select(c => $"claim {c.Type}"), .. read.Outside.Select(o => $"outside {o.Type}"),
+        ];
+        if (kind == "none")
+        {
+            Assert.Empty(found);
+        }
+        else
+        {
+            Assert.Contains(kind, found);
+        }
+    }
+
     [Theory]
     [InlineData("press down like you're squashing a grape under each foot")]
     [InlineData("thanks for joining me today")]
