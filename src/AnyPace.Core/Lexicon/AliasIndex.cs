@@ -112,7 +112,7 @@ public sealed class AliasIndex
     private static string Key(string name) => string.Join(' ', Split(name));
 
     private static string[] SplitRaw(string name) =>
-        name.Split([' ', '-'], StringSplitOptions.RemoveEmptyEntries);
+        [.. WrittenForms.OfName(name.Split([' ', '-'], StringSplitOptions.RemoveEmptyEntries))];
 
     /// <summary>The words of a name as written, in lower case, without the small words that the index leaves out.</summary>
     private static string[] SplitWritten(string name) =>

@@ -97,7 +97,49 @@ public static class Tokenizer
             }
         }
 
-        return tokens;
+        return AsSaid(tokens, known);
+    }
+
+    /// <summary>Brings words that a machine writes in more ways than one to the form in which names of moves are looked for.</summary>
+    private static List<Token> AsSaid(List<Token> tokens, Dictionary<string, Word>.AlternateLookup<ReadOnlySpan<char>> known)
+    {
+        Token As(Token token, ReadOnlySpan<char> text)
+        {
+            if (!known.TryGetValue(text, out var word))
+            {
+                known[text] = word = WordOf(text);
+            }
+
+            return token with { Text = word.Text, Stem = word.Stem, Number = word.Number };
+        }
+
+        var said = new List<Token>(tokens.Count);
+        for (var i = 0; i < tokens.Count; i++)
+        {
+            var token = tokens[i];
+            var before = said.Count > 0 ? said[^1].Text : "";
+            var after = i + 1 < tokens.Count && !token.Pauses ? tokens[i + 1].Text : "";
+            if (after.Length > 0 && WrittenForms.IsOne(token.Text, after))
+            {
+                said.Add(As(tokens[++i] with { At = token.At, Cue = token.Cue }, token.Text + after));
+            }
+            else if (after.Length > 0 && WrittenForms.Meant(token.Text, after) is var (one, two))
+            {
+                said.Add(As(token, one));
+                said.Add(As(tokens[++i], two));
+            }
+            else if (WrittenForms.PartOf(token.Text) is > 0 and var first)
+            {
+                said.Add(As(token with { Stops = false, Pauses = false }, token.Text.AsSpan(0, first)));
+                said.Add(As(token, token.Text.AsSpan(first)));
+            }
+            else
+            {
+                said.Add(WrittenForms.Meant(before, token.Text, after) is { } meant ? As(token, meant) : token);
+            }
+        }
+
+        return said;
     }
 
     /// <summary>What a word is, whenever it is said: most of a recording is a few hundred words said again and again.</summary>
