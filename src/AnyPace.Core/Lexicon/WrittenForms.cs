@@ -11,7 +11,7 @@ internal static class WrittenForms
     /// <summary>Two words that are one.</summary>
     private static readonly FrozenSet<(string, string)> Joined = Pairs(
         "ham string", "ham strings", "over head", "butter fly", "super man", "dead lift", "dead lifts", "dead lifting", "kettle bell", "kettle bells", "dumb bell", "dumb bells", "bar bell", "bar bells",
-        "clam shell", "clam shells", "inch worm", "inch worms", "wood chop", "wood chops", "wind mill", "wind mills", "jack knife", "jack knives", "upper cut", "upper cuts", "see saw",
+        "wind mill", "wind mills", "upper cut", "upper cuts", "see saw",
         "under hand", "hand stand", "hand stands", "tri ceps", "tri cep", "bi ceps", "bi cep");
 
     /// <summary>One word that is two; the first has so many letters.</summary>
@@ -36,6 +36,10 @@ internal static class WrittenForms
         ["leglift"] = 3,
         ["kneelift"] = 4,
         ["calfraise"] = 4,
+        ["clamshell"] = 4,
+        ["inchworm"] = 4,
+        ["woodchop"] = 4,
+        ["jackknife"] = 4,
         ["skullcrusher"] = 5,
         ["toetap"] = 3,
         ["heeltap"] = 4,
@@ -45,7 +49,11 @@ internal static class WrittenForms
     /// <param name="After">Only after one of these words; null for any.</param>
     /// <param name="NotAfter">Never after one of these.</param>
     /// <param name="NotBefore">Nor before one of these.</param>
-    private sealed record Slip(string Meant, string[]? After = null, string[]? NotAfter = null, string[]? NotBefore = null);
+    /// <param name="Before">Before one of these, whatever stands before.</param>
+    private sealed record Slip(string Meant, string[]? After = null, string[]? NotAfter = null, string[]? NotBefore = null, string[]? Before = null);
+
+    /// <summary>What is done with a squat or lunge, and not with a meal or a crowd.</summary>
+    private static readonly string[] Done = ["pulse", "pulses", "hold", "holds", "jump", "jumps", "twist", "twists", "position", "stance", "press", "presses", "kick", "kicks"];
 
     /// <summary>Words between which a meal is meant: "for lunch", "lunch break".</summary>
     private static readonly string[] Meal =
@@ -75,8 +83,8 @@ internal static class WrittenForms
         ["glue"] = new("glute", NotAfter: ["like", "super", "with", "some"]),
         ["glues"] = new("glutes"),
         ["squads"] = new("squats"),
-        ["squad"] = new("squat", NotAfter: People, NotBefore: ["goals", "members"]),
-        ["lunch"] = new("lunge", NotAfter: Meal, NotBefore: OfMeal),
+        ["squad"] = new("squat", NotAfter: People, NotBefore: ["goals", "members"], Before: Done),
+        ["lunch"] = new("lunge", NotAfter: Meal, NotBefore: OfMeal, Before: Done),
         ["lunches"] = new("lunges", NotAfter: Meal),
         ["rays"] = new("raises", Raises),
         ["razors"] = new("raises", Raises),
@@ -128,7 +136,10 @@ internal static class WrittenForms
     /// <param name="before">The word before, "" at the beginning.</param>
     /// <param name="after">The word after, "" at the end.</param>
     public static string? Meant(string before, string word, string after) =>
-        Slips.TryGetValue(word, out var slip) && slip.After?.Contains(before) != false && slip.NotAfter?.Contains(before) != true && slip.NotBefore?.Contains(after) != true ? slip.Meant : null;
+        Slips.TryGetValue(word, out var slip)
+        && (slip.Before?.Contains(after) == true || (slip.After?.Contains(before) != false && slip.NotAfter?.Contains(before) != true && slip.NotBefore?.Contains(after) != true))
+            ? slip.Meant
+            : null;
 
     /// <summary>The two words that were said where two are written; null where they stand as they are.</summary>
     public static (string First, string Second)? Meant(string first, string second) => SlipsOfTwo.TryGetValue((first, second), out var meant) ? meant : null;

@@ -61,6 +61,11 @@ public sealed class WrittenFormTests
     [InlineData("bare crawl", "bear-crawl")]
     [InlineData("upper cuts", "uppercut")]
     [InlineData("grape vine", "grapevine")]
+    [InlineData("lunch pulses", "lunge-pulse")]
+    [InlineData("jumping lunches", "lunge-jump")]
+    [InlineData("bent over roads", "bent-over-row")]
+    [InlineData("front races", "front-raise")]
+    [InlineData("inch warms", "walk-out")]
     public void A_word_written_for_another_is_read_as_what_was_said(string written, string id) => Assert.Equal(id, Moves(written));
 
     [Theory]
