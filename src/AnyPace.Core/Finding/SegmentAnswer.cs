@@ -194,7 +194,7 @@ internal sealed class SegmentAnswer
     /// <summary>Moves are known by any of their names, also misspelt; the words around them each begin a word of the title, coach or captions.</summary>
     private ulong[] WordMask(MoveLexicon lexicon)
     {
-        var words = _query.Words.ToLowerInvariant().Split([' ', '-', ',', '.', '"'], StringSplitOptions.RemoveEmptyEntries);
+        var words = AliasIndex.Typed(_query.Words.ToLowerInvariant().Split([' ', '-', ',', '.', '"'], StringSplitOptions.RemoveEmptyEntries));
         var stems = words.Select(WordStem.Of).ToList();
         var set = Bits.All(Segment.Rows);
         for (var i = 0; i < words.Length; i++)

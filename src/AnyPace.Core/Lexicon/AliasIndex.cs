@@ -109,6 +109,9 @@ public sealed class AliasIndex
     public IEnumerable<(AliasHit Hit, int Start, int Length)> Misheard(IReadOnlyList<string> texts, IReadOnlyList<string> stems, Func<int, bool> taken, Func<int, bool> closed) =>
         _misheard.Find(texts, stems, taken, closed);
 
+    /// <summary>Words that somebody typed, in lower case, in the form in which names are held: "kettle bell" is one word, "pushup" two.</summary>
+    public static string[] Typed(IReadOnlyList<string> words) => [.. WrittenForms.OfName(words)];
+
     private static string Key(string name) => string.Join(' ', Split(name));
 
     private static string[] SplitRaw(string name) =>

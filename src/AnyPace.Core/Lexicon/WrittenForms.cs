@@ -11,8 +11,7 @@ internal static class WrittenForms
     /// <summary>Two words that are one.</summary>
     private static readonly FrozenSet<(string, string)> Joined = Pairs(
         "ham string", "ham strings", "over head", "butter fly", "super man", "dead lift", "dead lifts", "dead lifting", "kettle bell", "kettle bells", "dumb bell", "dumb bells", "bar bell", "bar bells",
-        "wind mill", "wind mills", "upper cut", "upper cuts", "see saw",
-        "under hand", "hand stand", "hand stands", "tri ceps", "tri cep", "bi ceps", "bi cep");
+        "wind mill", "wind mills", "upper cut", "upper cuts", "see saw", "under hand", "hand stand", "hand stands", "tri ceps", "tri cep", "bi ceps", "bi cep");
 
     /// <summary>One word that is two; the first has so many letters.</summary>
     private static readonly FrozenDictionary<string, int> Parted = new Dictionary<string, int>

@@ -105,11 +105,7 @@ public static class Tokenizer
     {
         Token As(Token token, ReadOnlySpan<char> text)
         {
-            if (!known.TryGetValue(text, out var word))
-            {
-                known[text] = word = WordOf(text);
-            }
-
+            var word = Known(known, text);
             return token with { Text = word.Text, Stem = word.Stem, Number = word.Number };
         }
 
@@ -146,6 +142,16 @@ public static class Tokenizer
     /// <param name="Text">Bare, numbers in digits.</param>
     private readonly record struct Word(string Text, string Stem, int? Number, bool Unit, bool Tens);
 
+    private static Word Known(Dictionary<string, Word>.AlternateLookup<ReadOnlySpan<char>> known, ReadOnlySpan<char> bare)
+    {
+        if (!known.TryGetValue(bare, out var word))
+        {
+            known[bare] = word = WordOf(bare);
+        }
+
+        return word;
+    }
+
     private static Word WordOf(ReadOnlySpan<char> bare)
     {
         var text = bare.ToString();
@@ -172,10 +178,7 @@ public static class Tokenizer
             return;
         }
 
-        if (!known.TryGetValue(bare, out var said))
-        {
-            known[bare] = said = WordOf(bare);
-        }
+        var said = Known(known, bare);
 
         // "twenty five": a unit joins the tens that were said, as a word, just before it.
         var joins = tensOpen;

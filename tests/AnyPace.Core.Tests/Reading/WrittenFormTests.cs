@@ -75,6 +75,16 @@ public sealed class WrittenFormTests
     [InlineData("stick to it like glue")]
     public void A_meal_a_crowd_and_glue_are_what_they_are(string said) => Assert.Empty(Moves(said));
 
+    [Theory]
+    [InlineData("kettle bell swing", "kettlebell-swing")]
+    [InlineData("inchworm push up", "walk-out-push-up")]
+    [InlineData("diamond pushups", "close-push-up")]
+    public void What_is_typed_is_looked_up_in_the_same_form(string typed, string id)
+    {
+        var words = AnyPace.Core.Lexicon.AliasIndex.Typed(typed.Split(' '));
+        Assert.Equal(id, Make.Lexicon.Aliases.Longest([.. words.Select(AnyPace.Core.Lexicon.WordStem.Of)], 0)?.Hit.Move.Id);
+    }
+
     [Fact]
     public void Two_words_for_one_keep_the_time_of_the_first()
     {

@@ -207,7 +207,7 @@ public sealed class ProfileModel(ProfileStore profiles, LogStore log, Catalogue 
         var ids = ImmutableSortedSet.CreateBuilder<string>();
         foreach (var name in (text ?? "").Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).Take(40))
         {
-            var words = name.ToLowerInvariant().Split([' ', '-'], StringSplitOptions.RemoveEmptyEntries);
+            var words = AliasIndex.Typed(name.ToLowerInvariant().Split([' ', '-'], StringSplitOptions.RemoveEmptyEntries));
             var stems = words.Select(WordStem.Of).ToList();
             if (lexicon.Aliases.Longest(stems, 0) is var (hit, length) && length == stems.Count)
             {
