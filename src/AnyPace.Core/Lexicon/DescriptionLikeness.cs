@@ -48,12 +48,14 @@ public sealed class DescriptionLikeness
     /// <summary>For each move what a word costs it that was never said of it, and how common it is.</summary>
     private readonly double[] _unsaid;
     private readonly double[] _common;
+    private readonly double _mostCommon;
 
     private DescriptionLikeness(Move[] moves, Dictionary<string, int> known, Dictionary<Said, Evidence> said, double[] unsaid)
     {
         (_moves, _known, _said, _unsaid) = (moves, known, said, unsaid);
         _indexes = moves.Index().ToDictionary(m => m.Item.Id, m => m.Index);
         _common = [.. moves.Select(m => Math.Log(0.5 + m.Common))];
+        _mostCommon = _common.Max();
     }
 
     /// <summary>A known word by its number, or two of them, the smaller number first.</summary>
@@ -69,7 +71,11 @@ public sealed class DescriptionLikeness
     /// <param name="Weight">What it counts, a word or two.</param>
     /// <param name="NoTalk">How much less likely it is in talk than in everything.</param>
     /// <param name="Moves">The moves it is said of, and how much likelier that makes each.</param>
-    private sealed record Evidence(double Weight, double NoTalk, (int Move, double Weight)[] Moves);
+    private sealed record Evidence(double Weight, double NoTalk, (int Move, double Weight)[] Moves)
+    {
+        /// <summary>The most that it adds to the score of any move.</summary>
+        public double Most { get; } = Math.Max(0, NoTalk + Moves.Select(m => m.Weight).DefaultIfEmpty(0).Max());
+    }
 
     /// <param name="all">The moves, of which combined ones are left out.</param>
     /// <param name="talk">Sentences that describe nothing.</param>
@@ -133,6 +139,9 @@ public sealed class DescriptionLikeness
         /// <summary>What each word says, -1 where it is not known, and what it says with the known words before it.</summary>
         private readonly (int Word, Evidence Says)[] _single;
         private readonly (int With, int Word, Evidence Says)[][] _pairs;
+
+        /// <summary>The most that the words up to each can say for any one move.</summary>
+        private readonly double[] _most;
         private readonly Lazy<double>[] _kit;
         private readonly Dictionary<string, double[]> _fits = [];
 
@@ -157,19 +166,24 @@ public sealed class DescriptionLikeness
             var numbers = Numbers(stems, of._known);
             _single = [.. numbers.Select(n => n < 0 ? (-1, Nothing) : Look(new Said(n)))];
             _pairs = new (int, int, Evidence)[numbers.Length][];
+            _most = new double[numbers.Length + 1];
             var pairs = new List<(int, int, Evidence)>(PairsEach);
+            Span<int> near = stackalloc int[PairsEach];
             for (var t = 0; t < numbers.Length; t++)
             {
                 pairs.Clear();
-                foreach (var with in Before(numbers, t))
+                var most = _single[t].Says.Most;
+                foreach (var with in Before(numbers, t, near))
                 {
                     if (Look(Said.Of(numbers[with], numbers[t])) is { Word: >= 0 } pair)
                     {
                         pairs.Add((with, pair.Word, pair.Says));
+                        most += pair.Says.Most;
                     }
                 }
 
                 _pairs[t] = [.. pairs];
+                _most[t + 1] = _most[t] + most;
             }
 
             _kit = [.. of._moves.Select(m => new Lazy<double>(() => m.Kit.IsEmpty || atHand(m) ? 0 : NotAtHand))];
@@ -192,6 +206,9 @@ public sealed class DescriptionLikeness
 
         /// <summary>True for a word that says something, of moves or of talk.</summary>
         public bool IsKnown(int token) => _single[token].Word >= 0;
+
+        /// <summary>False where a stretch cannot have such a score, whatever its words are said of: asking this is far quicker than asking what it is most like.</summary>
+        public bool MayReach(int from, int end, double enough) => _most[end] - _most[from] + _of._mostCommon >= enough;
 
         /// <summary>Begins a stretch at a word, to ask about it at more than one length.</summary>
         public void Begin(int from)
@@ -227,10 +244,15 @@ public sealed class DescriptionLikeness
             TensorPrimitives.MultiplyAdd(_of._unsaid, _count, _scores, _sums);
             TensorPrimitives.Add(_sums, fits, _sums);
 
+            var most = TensorPrimitives.Max<double>(_sums);
+            if (most + _noTalk < enough)
+            {
+                return null;
+            }
+
             // Of two alike the one that stands first in the lexicon.
-            var best = TensorPrimitives.IndexOfMax<double>(_sums);
-            var most = _sums[best];
-            if (_words[best] < least || most + _noTalk < enough)
+            var best = Array.IndexOf(_sums, most);
+            if (_words[best] < least)
             {
                 return null;
             }
@@ -316,19 +338,31 @@ public sealed class DescriptionLikeness
     }
 
     /// <summary>The known words of a sentence, and each two of them that are near each other.</summary>
-    private static IEnumerable<Said> Sentence(string text, Dictionary<string, int> known)
+    private static List<Said> Sentence(string text, Dictionary<string, int> known)
     {
         var numbers = Numbers(Stems(text), known);
-        return numbers.Where(n => n >= 0).Select(n => new Said(n)).Concat(Enumerable.Range(0, numbers.Length).SelectMany(t => Before(numbers, t).Select(b => Said.Of(numbers[b], numbers[t]))));
+        var near = new int[PairsEach];
+        var said = new List<Said>(numbers.Where(n => n >= 0).Select(n => new Said(n)));
+        for (var t = 0; t < numbers.Length; t++)
+        {
+            foreach (var with in Before(numbers, t, near))
+            {
+                said.Add(Said.Of(numbers[with], numbers[t]));
+            }
+        }
+
+        return said;
     }
 
     /// <summary>The number of each word, -1 for one that is not known.</summary>
     private static int[] Numbers(IReadOnlyList<string> stems, Dictionary<string, int> known) => [.. stems.Select(s => known.GetValueOrDefault(s, -1))];
 
     /// <summary>The nearest known words before a known word, other than itself.</summary>
-    private static IEnumerable<int> Before(int[] numbers, int at)
+    /// <param name="near">Where they are put; room for <see cref="PairsEach"/>.</param>
+    /// <returns>Those that there are.</returns>
+    private static ReadOnlySpan<int> Before(int[] numbers, int at, Span<int> near)
     {
-        var seen = 0;
+        var (seen, count) = (0, 0);
         for (var b = at - 1; numbers[at] >= 0 && b >= Math.Max(0, at - PairReach + 1) && seen < PairsEach; b--)
         {
             if (numbers[b] >= 0)
@@ -336,10 +370,12 @@ public sealed class DescriptionLikeness
                 seen++;
                 if (numbers[b] != numbers[at])
                 {
-                    yield return b;
+                    near[count++] = b;
                 }
             }
         }
+
+        return near[..count];
     }
 
     /// <summary>The stems of all words of a description.</summary>

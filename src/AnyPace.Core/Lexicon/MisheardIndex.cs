@@ -65,7 +65,7 @@ internal sealed class MisheardIndex
         {
             if (words[k].Length >= 3)
             {
-                List(_byRest, Rest(stems, k)).Add((hit, words[k]));
+                List(_byRest, Rest(stems, 0, stems.Count, k)).Add((hit, words[k]));
             }
         }
     }
@@ -115,28 +115,33 @@ internal sealed class MisheardIndex
         {
             // A slip is a word that no name has; where all are words of names, the speaker says something else.
             var k = Array.IndexOf(ofName, false, start, n);
-            if (k < 0 || everyday[k] || _describing.Contains(stems[k]) || !char.IsLetter(texts[k][0]) || !_byRest.TryGetValue(Rest([.. stems.Skip(start).Take(n)], k - start), out var candidates))
+            if (k < 0 || everyday[k] || _describing.Contains(stems[k]) || !char.IsLetter(texts[k][0]) || !_byRest.TryGetValue(Rest(stems, start, n, k), out var candidates))
             {
                 continue;
             }
 
             // "Side" and "up" are in every sentence: beside them only a long word that sounds the same will do.
-            var plain = Enumerable.Range(start, n).All(i => i == k || everyday[i]);
-            foreach (var (hit, word) in candidates)
+            var plain = true;
+            for (var i = start; i < start + n; i++)
+            {
+                plain &= i == k || everyday[i];
+            }
+
+            foreach (var (name, word) in candidates)
             {
                 if (plain ? SoundKey.Of(word) is { Length: >= 4 } key && key == SoundKey.Of(texts[k]) : Alike(texts[k], word))
                 {
-                    return (hit, n);
+                    return (name, n);
                 }
             }
         }
 
-        var alone = texts[start];
-        return !everyday[start] && alone.Length >= LongWord && _bySound.TryGetValue(SoundKey.Of(alone), out var alike)
-            && alike.FirstOrDefault(c => c.Word[0] == alone[0] && SoundKey.Distance(c.Word, alone, 1) <= 1) is { Word: not null } one
-            ? (one.Hit, 1)
-            : null;
+        return !everyday[start] && texts[start].Length >= LongWord && Alone(texts[start]) is { } hit ? (hit, 1) : null;
     }
+
+    /// <summary>The name of one word that a word is a slip for.</summary>
+    private AliasHit? Alone(string text) =>
+        _bySound.TryGetValue(SoundKey.Of(text), out var alike) && alike.FirstOrDefault(c => c.Word[0] == text[0] && SoundKey.Distance(c.Word, text, 1) <= 1) is { Word: not null } one ? one.Hit : null;
 
     private static bool Alike(string spoken, string word)
     {
@@ -145,10 +150,11 @@ internal sealed class MisheardIndex
         return (key.Length >= 2 && SoundKey.Of(said) == key) || (word.Length >= 5 && SoundKey.Distance(said, word, 1) <= 1) || (word.Length >= 8 && SoundKey.Distance(said, word, 2) <= 2);
     }
 
-    private static string Rest(IReadOnlyList<string> stems, int without)
+    /// <summary>Some words on end but for one of them.</summary>
+    private static string Rest(IReadOnlyList<string> stems, int from, int count, int without)
     {
         var key = new System.Text.StringBuilder();
-        for (var i = 0; i < stems.Count; i++)
+        for (var i = from; i < from + count; i++)
         {
             key.Append(i == without ? "*" : stems[i]).Append(' ');
         }

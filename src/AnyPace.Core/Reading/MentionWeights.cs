@@ -136,8 +136,13 @@ internal static class MentionWeights
         var added = new List<Mention>();
         for (var t = 1; t < speech.Tokens.Count; t++)
         {
+            if (speech.At(t) < Math.Max(cool, opening) || !StretchOf.TryGetValue(speech.Tokens[t].Stem, out var stretch) || !(MuscleAfter.Contains(speech.Tokens[t - 1].Text) || speech.Tokens[t - 1].Pauses || speech.Tokens[t].Stops || speech.Tokens[t - 1].Cue != speech.Tokens[t].Cue))
+            {
+                continue;
+            }
+
             var at = speech.At(t);
-            if (at < Math.Max(cool, opening) || (RoleReader.IsFelt(speech, t) && Named.LastNamed(mentions, at, justFelt, m => m.Move.IsStretch) is not null) || !(MuscleAfter.Contains(speech.Tokens[t - 1].Text) || speech.Tokens[t - 1].Pauses || speech.Tokens[t].Stops || speech.Tokens[t - 1].Cue != speech.Tokens[t].Cue) || !StretchOf.TryGetValue(speech.Tokens[t].Stem, out var stretch)
+            if ((RoleReader.IsFelt(speech, t) && Named.LastNamed(mentions, at, justFelt, m => m.Move.IsStretch) is not null)
                 || Clocked.Between(mentions, at - around, at + around).Any(m => m.Move.IsStretch && m.Weight >= 0.5 && (!m.Weak || m.Move.Id == stretch.Standing || m.Move.Id == stretch.Lying))
                 || added.Exists(m => at - m.At < around))
             {

@@ -38,7 +38,7 @@ internal static partial class MoveMeant
     internal static bool Walks(Speech speech, int token) =>
         speech.Tokens[token].Text is "walk" && !WalksElsewhere().IsMatch(speech.After(token + 1, 2)) && !AsOneWalks().IsMatch(speech.Before(token, 2));
 
-    [GeneratedRegex(@"\G\b(walk(ing|ers)? (workout|class|session|along|together|at home|indoors|with (me|us))|walkers|(a|half a|1|2|3|\w+) miles?|\d+ minute walk|(let's|start|keep) walk(ing)?|(of|for|our|this|a) walk(ing)?|(walk|walking) (in place|on the spot))\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"\G\b(walk(ing|ers)? (workout|class|session|along|together|at home|indoors|with (me|us))|walkers|miles?|\d+ minute walk|(let's|start|keep) walk(ing)?|(of|for|our|this|a) walk(ing)?|(walk|walking) (in place|on the spot))\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex AWalk();
 
     [GeneratedRegex(@"^(your|the|away|around and|over|past|you|through|off)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]

@@ -73,9 +73,11 @@ internal static class NameFinder
     public static List<(AliasHit Hit, int Token, int Length)> Names(Speech speech, MoveLexicon lexicon)
     {
         var names = new List<(AliasHit Hit, int Token, int Length)>();
+        bool Ends(int token) => EndsName(speech, token);
+        Func<int, bool> ends = Ends;
         for (var i = 0; i < speech.Tokens.Count; i++)
         {
-            if (NameAt(speech, lexicon, i) is { } found && !(found.Hit.Weak && LacksWeights(speech, found.Hit.Move)) && !ClauseBorders.IsTwoClauses(speech, i, found.Length))
+            if (NameAt(speech, lexicon, i, ends) is { } found && !(found.Hit.Weak && LacksWeights(speech, found.Hit.Move)) && !ClauseBorders.IsTwoClauses(speech, i, found.Length))
             {
                 names.Add((found.Hit, i, found.Length));
                 i += found.Length - 1;
@@ -98,17 +100,16 @@ internal static class NameFinder
     }
 
     /// <summary>The longest name that begins at a word; of "squats press ups" the first only, since the second takes the word between.</summary>
-    private static (AliasHit Hit, int Length)? NameAt(Speech speech, MoveLexicon lexicon, int start)
-    {
-        if (lexicon.Aliases.Longest(speech.Stems, start, k => EndsName(speech, k)) is not { } found)
-        {
-            return null;
-        }
+    /// <param name="ends"><see cref="EndsName"/> of this speech.</param>
+    private static (AliasHit Hit, int Length)? NameAt(Speech speech, MoveLexicon lexicon, int start, Func<int, bool> ends) =>
+        lexicon.Aliases.Longest(speech.Stems, start, ends) is { } found ? UpToNext(speech, lexicon, start, ends, found) : null;
 
+    private static (AliasHit Hit, int Length) UpToNext(Speech speech, MoveLexicon lexicon, int start, Func<int, bool> ends, (AliasHit Hit, int Length) found)
+    {
         for (var t = start + 1; t < start + found.Length; t++)
         {
-            if (IsSeveral(speech.Tokens[t - 1]) && lexicon.Aliases.Longest(speech.Stems, t, k => EndsName(speech, k)) is { } next && t + next.Length > start + found.Length
-                && lexicon.Aliases.Longest(speech.Stems, start, k => k >= t - 1 || EndsName(speech, k)) is { } first && first.Length == t - start)
+            if (IsSeveral(speech.Tokens[t - 1]) && lexicon.Aliases.Longest(speech.Stems, t, ends) is { } next && t + next.Length > start + found.Length
+                && lexicon.Aliases.Longest(speech.Stems, start, k => k >= t - 1 || ends(k)) is { } first && first.Length == t - start)
             {
                 return first;
             }
@@ -221,6 +222,20 @@ internal static class NameFinder
         return heard.Of(from, to - from, ClearWords, hit.Move) is { Score: >= MoreLike } like && like.Beside < like.Score - less;
     }
 
+    /// <summary>True where some of these times and those from one up to another overlap. A plain loop: it is asked for every third word.</summary>
+    private static bool Waits(List<(double From, double To)> awaited, double from, double to)
+    {
+        foreach (var one in awaited)
+        {
+            if (to > one.From && from < one.To)
+            {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /// <summary>The times around starts for which no move was named or fully described: from the stop or start before up to some seconds into the work.</summary>
     /// <param name="named">When the clear names and descriptions are said, in order.</param>
     private static List<(double From, double To)> Awaited(IReadOnlyList<Mark> marks, List<double> named)
@@ -311,16 +326,24 @@ internal static class NameFinder
                     continue;
                 }
 
-                heard.Begin(at);
+                var loosens = loosening.Covers(speech.At(at));
+                var least = loosens ? EasyLike : open ? OpenLike : enough;
+                var begun = false;
                 foreach (var longest in Longest)
                 {
                     var count = InOneGo(speech, at, Math.Min(at + longest, to), at + shortest) - at;
 
                     // Where a start waits for its move, less has to be said for one.
-                    var waits = awaited.Exists(a => speech.At(at + count - 1) > a.From && speech.At(at) < a.To);
-                    var loosens = loosening.Covers(speech.At(at));
-                    var (least, words) = waits || loosens || open ? (FewWords, FewWords) : (shortest, ClearWords);
-                    if (count >= least && heard.UpTo(at + count, words, loosens ? EasyLike : open ? OpenLike : enough) is { } like
+                    var waits = Waits(awaited, speech.At(at), speech.At(at + count - 1));
+                    var (fewest, words) = waits || loosens || open ? (FewWords, FewWords) : (shortest, ClearWords);
+                    var may = count >= fewest && heard.MayReach(at, at + count, least);
+                    if (may && !begun)
+                    {
+                        heard.Begin(at);
+                        begun = true;
+                    }
+
+                    if (may && heard.UpTo(at + count, words, least) is { } like
                         && (IsLikest(like, count, waits) || (loosens && IsEasy(like.Move) && like.Lead >= EasyLead) || (open && like.Lead >= OpenLead)))
                     {
                         found.Add((like, at, count));

@@ -17,8 +17,12 @@ internal sealed partial class OtherPeople
     public OtherPeople(Speech speech)
     {
         _speech = speech;
-        _names = [.. speech.Find(Introduced()).Select(m => m.Groups["n"].Value)];
-        _names.RemoveWhere(n => NoNames.Contains(n));
+        IEnumerable<Match> Beside(Regex phrase, Func<int, bool> may) => Enumerable.Range(0, speech.Tokens.Count).Where(may).Select(t => speech.At(phrase, t)).Where(m => m.Success);
+        _names = [.. speech.Find(Introduced())
+            .Concat(Beside(Placed(), t => speech.Texts[t].EndsWith("'s", StringComparison.Ordinal)))
+            .Concat(Beside(Showing(), t => t + 1 < speech.Texts.Count && speech.Texts[t + 1] is "is" or "will"))
+            .Select(m => m.Groups["n"].Value)];
+        _names.ExceptWith(NoNames);
     }
 
     /// <summary>True where the words before a name of a move say that someone else on screen does it.</summary>
@@ -58,8 +62,14 @@ internal sealed partial class OtherPeople
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\G\b((i've got|we've got|i have|we have|with me( today)?( is| i've got| i have| are| we have)?|joined( today)? by|say (hi|hello) to|thank you|thanks|eyes on|keep an eye on|watch|follow|over to|high five) (my (lovely |good |little )?(friend|mate|colleague|daughter|son|husband|wife|sister|brother|mum|mom|dad|partner|buddy|cousin|neighbou?r)s? )?(?<n>[a-z]{3,})(?= (here|is|who|who's|with|she|he|she's|he's|on|doing|showing|today|and|for|over|okay|at)\b)|(?<n>[a-z]{3,})(?='s (on the (end|left|right)|behind me|next to me|beside me|on my (left|right)|over there|at the back|(doing|showing|taking|demonstrating|modifying|gonna|going to)\b))|(?<n>[a-z]{3,})(?= (is|will|'ll be) (doing|showing|taking|demonstrating|modifying|gonna|going to (do|show|take|be)|be (doing|showing|taking|giving)|show|walk|stay)\b)(?<=\b(and|so|but|okay|now|up|today|friend|mate|down|it|where|while|because|left|right) \w+))", Options)]
+    [GeneratedRegex(@"\G\b((i've got|we've got|i have|we have|with me( today)?( is| i've got| i have| are| we have)?|joined( today)? by|say (hi|hello) to|thank you|thanks|eyes on|keep an eye on|watch|follow|over to|high five) (my (lovely |good |little )?(friend|mate|colleague|daughter|son|husband|wife|sister|brother|mum|mom|dad|partner|buddy|cousin|neighbou?r)s? )?(?<n>[a-z]{3,})(?= (here|is|who|who's|with|she|he|she's|he's|on|doing|showing|today|and|for|over|okay|at)\b))", Options)]
     private static partial Regex Introduced();
+
+    [GeneratedRegex(@"\G\b(?<n>[a-z]{3,})(?='s (on the (end|left|right)|behind me|next to me|beside me|on my (left|right)|over there|at the back|(doing|showing|taking|demonstrating|modifying|gonna|going to)\b))", Options)]
+    private static partial Regex Placed();
+
+    [GeneratedRegex(@"\G\b(?<n>[a-z]{3,})(?= (is|will) (doing|showing|taking|demonstrating|modifying|gonna|going to (do|show|take|be)|be (doing|showing|taking|giving)|show|walk|stay)\b)(?<=\b(and|so|but|okay|now|up|today|friend|mate|down|it|where|while|because|left|right) \w+)", Options)]
+    private static partial Regex Showing();
 
     [GeneratedRegex(@"^(is|will|does|can|might|would|just|only|always|likes|prefers|steps|walks|stays|takes)\b", Options)]
     private static partial Regex DoesIt();

@@ -5,7 +5,7 @@ using System.Text.RegularExpressions;
 namespace AnyPace.Core.Reading;
 
 /// <summary>
-/// The first three characters with which a match of a phrase can begin, worked out from its pattern. Most words of a recording begin no phrase that is looked for;
+/// The first few characters with which a match of a phrase can begin, worked out from its pattern. Most words of a recording begin no phrase that is looked for;
 /// asking this table first saves trying the pattern on them, which is where most of the time of a reading would go.
 /// </summary>
 /// <remarks>
@@ -21,45 +21,85 @@ internal sealed class PhraseHeads
     private const ulong Other = 1UL << 37;
     private const ulong Any = (1UL << Symbols) - 1;
 
+    /// <summary>So many characters are looked up in a table; most words fail there.</summary>
+    private const int InTable = 3;
+
+    /// <summary>So many more are held against the beginnings that are known.</summary>
+    private const int Further = 3;
+
+    /// <summary>A head is followed no further where its characters may be so many.</summary>
+    private const int MostBeginnings = 200;
+
     // By the phrase itself: each is made once, and its pattern is long to hash.
     private static readonly ConcurrentDictionary<Regex, PhraseHeads> Known = new(ReferenceEqualityComparer.Instance);
 
-    // For each two characters the set of those that may come third.
+    // For each two characters the set of those that may come third, and of those with which anything may go on.
     private readonly ulong[] _may = new ulong[Symbols * Symbols];
+    private readonly ulong[] _whatever = new ulong[Symbols * Symbols];
+
+    // The beginnings of four, five and six characters.
+    private readonly HashSet<uint>?[] _beginnings = new HashSet<uint>?[Further];
 
     private PhraseHeads(string pattern)
     {
-        foreach (var head in new Parser(pattern).All())
+        foreach (var sets in new Parser(pattern).All())
         {
-            var (first, second, third) = (head.Length > 0 ? head.First : Any, head.Length > 1 ? head.Second : Any, head.Length > 2 ? head.Third : Any);
-            for (var ones = first; ones != 0; ones &= ones - 1)
+            var length = Followed(sets);
+            Note(sets, _may);
+            if (length <= InTable)
             {
-                for (var twos = second; twos != 0; twos &= twos - 1)
-                {
-                    _may[(BitOperations.TrailingZeroCount(ones) * Symbols) + BitOperations.TrailingZeroCount(twos)] |= third;
-                }
+                Note(sets, _whatever);
+                continue;
+            }
+
+            var beginnings = _beginnings[length - InTable - 1] ??= [];
+            foreach (var beginning in Beginnings(sets.AsMemory(0, length)))
+            {
+                beginnings.Add(beginning);
             }
         }
     }
 
     public static PhraseHeads Of(Regex phrase) => Known.GetOrAdd(phrase, static p => new PhraseHeads(p.ToString()));
 
-    /// <summary>What <see cref="First"/> asks of a place in a text, from which the text goes on like this: the third character in the last six bits.</summary>
-    public static int Code(ReadOnlySpan<char> text) => (((At(text, 0) * Symbols) + At(text, 1)) << 6) + At(text, 2);
+    /// <summary>How a text goes on from a place: what <see cref="First"/> asks of it.</summary>
+    /// <param name="Three">Its first three characters, the third in the last six bits.</param>
+    /// <param name="Six">Its first six characters, as one number.</param>
+    public readonly record struct Place(int Three, uint Six)
+    {
+        public static Place Of(ReadOnlySpan<char> text)
+        {
+            var six = 0u;
+            for (var i = 0; i < InTable + Further; i++)
+            {
+                six = (six * Symbols) + (uint)At(text, i);
+            }
+
+            return new Place((((At(text, 0) * Symbols) + At(text, 1)) << 6) + At(text, 2), six);
+        }
+    }
 
     /// <summary>The first of some places, from one on, at which a match may begin; how many there are, where at none.</summary>
-    /// <param name="codes">The <see cref="Code"/> of each place.</param>
     /// <param name="from">The place to begin with.</param>
-    public int First(ReadOnlySpan<int> codes, int from)
+    public int First(ReadOnlySpan<Place> places, int from)
     {
         var may = _may;
         var i = from;
-        while (i < codes.Length && (may[codes[i] >> 6] >> codes[i] & 1) == 0)
+        while (i < places.Length && ((may[places[i].Three >> 6] >> places[i].Three & 1) == 0 || !GoesOn(places[i])))
         {
             i++;
         }
 
         return i;
+    }
+
+    private bool GoesOn(Place place)
+    {
+        const uint two = Symbols * Symbols;
+        return (_whatever[place.Three >> 6] >> place.Three & 1) != 0
+            || _beginnings[2]?.Contains(place.Six) == true
+            || _beginnings[1]?.Contains(place.Six / Symbols) == true
+            || _beginnings[0]?.Contains(place.Six / two) == true;
     }
 
     private static int At(ReadOnlySpan<char> text, int index) => index < text.Length ? Symbol(text[index]) : Symbols - 1;
@@ -72,30 +112,78 @@ internal sealed class PhraseHeads
         _ => 37,
     };
 
-    /// <summary>Up to three characters, each as the set of what it may be.</summary>
-    private readonly record struct Head(int Length, ulong First, ulong Second, ulong Third)
+    /// <summary>How many characters of a head are followed: as long as they are few.</summary>
+    private static int Followed(ulong[] sets)
     {
-        public const int Longest = 3;
-
-        public static readonly Head Empty = new(0, 0, 0, 0);
-
-        public Head Then(Head next) => (Length, next.Length) switch
+        var (length, beginnings) = (0, 1L);
+        while (length < sets.Length && (beginnings *= BitOperations.PopCount(sets[length])) <= MostBeginnings)
         {
-            (0, _) => next,
-            (1, 1) => new Head(2, First, next.First, 0),
-            (1, > 1) => new Head(3, First, next.First, next.Second),
-            (2, > 0) => new Head(3, First, Second, next.First),
-            _ => this,
-        };
+            length++;
+        }
+
+        return length;
     }
 
+    /// <summary>Enters the first three characters of a head in a table.</summary>
+    private static void Note(ulong[] sets, ulong[] table)
+    {
+        ulong Set(int i) => i < sets.Length ? sets[i] : Any;
+        for (var ones = Set(0); ones != 0; ones &= ones - 1)
+        {
+            for (var twos = Set(1); twos != 0; twos &= twos - 1)
+            {
+                table[(BitOperations.TrailingZeroCount(ones) * Symbols) + BitOperations.TrailingZeroCount(twos)] |= Set(2);
+            }
+        }
+    }
+
+    /// <summary>All that a head can be, each as one number.</summary>
+    private static IEnumerable<uint> Beginnings(ReadOnlyMemory<ulong> sets)
+    {
+        if (sets.IsEmpty)
+        {
+            yield return 0;
+            yield break;
+        }
+
+        foreach (var before in Beginnings(sets[..^1]))
+        {
+            for (var last = sets.Span[^1]; last != 0; last &= last - 1)
+            {
+                yield return (before * Symbols) + (uint)BitOperations.TrailingZeroCount(last);
+            }
+        }
+    }
+
+    /// <summary>Heads are the same if all their characters may be the same.</summary>
+    private sealed class SameSets : IEqualityComparer<ulong[]>
+    {
+        public static readonly SameSets Instance = new();
+
+        public bool Equals(ulong[]? x, ulong[]? y) => x.AsSpan().SequenceEqual(y);
+
+        public int GetHashCode(ulong[] sets)
+        {
+            var hash = default(HashCode);
+            hash.AddBytes(System.Runtime.InteropServices.MemoryMarshal.AsBytes(sets.AsSpan()));
+            return hash.ToHashCode();
+        }
+    }
+
+    /// <summary>Reads the heads out of a pattern: for each of their first characters the set of what it may be.</summary>
     private sealed class Parser(string pattern)
     {
         private int _at;
 
-        public HashSet<Head> All() => Alternatives();
+        private const int Longest = InTable + Further;
 
-        private HashSet<Head> Alternatives()
+        public HashSet<ulong[]> All() => Alternatives();
+
+        private static readonly ulong[] Nothing = [];
+
+        private static HashSet<ulong[]> Heads(params IEnumerable<ulong[]> heads) => new(heads, SameSets.Instance);
+
+        private HashSet<ulong[]> Alternatives()
         {
             var heads = Sequence();
             while (_at < pattern.Length && pattern[_at] == '|')
@@ -107,25 +195,21 @@ internal sealed class PhraseHeads
             return heads;
         }
 
-        private HashSet<Head> Sequence()
+        private HashSet<ulong[]> Sequence()
         {
-            var heads = new HashSet<Head> { Head.Empty };
+            var heads = Heads(Nothing);
             while (_at < pattern.Length && pattern[_at] is not ('|' or ')'))
             {
                 var item = Item();
                 var (least, most) = Repeats();
-                var repeated = new HashSet<Head>();
-                if (least == 0)
-                {
-                    repeated.Add(Head.Empty);
-                }
+                var repeated = least == 0 ? Heads(Nothing) : Heads();
 
                 // So many characters are all that counts, so more rounds than that add nothing.
-                var round = new HashSet<Head> { Head.Empty };
-                for (var times = 1; times <= Math.Min(most, Head.Longest); times++)
+                var round = Heads(Nothing);
+                for (var times = 1; times <= Math.Min(most, Longest); times++)
                 {
                     round = Then(round, item);
-                    if (times >= Math.Min(least, Head.Longest))
+                    if (times >= Math.Min(least, Longest))
                     {
                         repeated.UnionWith(round);
                     }
@@ -137,10 +221,38 @@ internal sealed class PhraseHeads
             return heads;
         }
 
-        private static HashSet<Head> Then(HashSet<Head> heads, HashSet<Head> next) =>
-            heads.All(h => h.Length == Head.Longest) ? heads : [.. heads.SelectMany(h => h.Length == Head.Longest ? [h] : next.Select(h.Then))];
+        private static HashSet<ulong[]> Then(HashSet<ulong[]> heads, HashSet<ulong[]> next)
+        {
+            if (heads.All(IsLong))
+            {
+                return heads;
+            }
 
-        private HashSet<Head> Item()
+            var joined = Heads();
+            foreach (var head in heads)
+            {
+                if (IsLong(head))
+                {
+                    joined.Add(head);
+                    continue;
+                }
+
+                foreach (var more in next)
+                {
+                    joined.Add(more.Length == 0 ? head : [.. head, .. more.AsSpan(0, Math.Min(more.Length, Longest - head.Length))]);
+                }
+            }
+
+            return joined;
+        }
+
+        /// <summary>True for a head of which no more is asked, also since nearly anything comes next.</summary>
+        private static bool IsLong(ulong[] head) => head.Length >= Longest || (head.Length > InTable && BitOperations.PopCount(head[^1]) > Wide);
+
+        /// <summary>More characters than this tell nothing.</summary>
+        private const int Wide = 12;
+
+        private HashSet<ulong[]> Item()
         {
             var c = pattern[_at++];
             return c switch
@@ -148,19 +260,19 @@ internal sealed class PhraseHeads
                 '(' => Group(),
                 '[' => One(Class()),
                 '\\' => Escape(pattern[_at++]),
-                '^' or '$' => [Head.Empty],
+                '^' or '$' => Heads(Nothing),
                 '.' => One(Any),
                 _ => One(1UL << Symbol(c)),
             };
         }
 
-        private static HashSet<Head> One(ulong set) => [new Head(1, set, 0, 0)];
+        private static HashSet<ulong[]> One(ulong set) => Heads([set]);
 
-        private static HashSet<Head> Escape(char c) => c is 'b' or 'G' ? [Head.Empty] : One(Escaped(c));
+        private static HashSet<ulong[]> Escape(char c) => c is 'b' or 'G' ? Heads(Nothing) : One(Escaped(c));
 
         private static ulong Escaped(char c) => c switch { 'w' => Letters | Digits | Other, 'd' => Digits, 's' => Other, _ => 1UL << Symbol(c) };
 
-        private HashSet<Head> Group()
+        private HashSet<ulong[]> Group()
         {
             var looksAround = false;
             if (pattern[_at] == '?')
@@ -172,7 +284,7 @@ internal sealed class PhraseHeads
 
             var heads = Alternatives();
             _at++;
-            return looksAround ? [Head.Empty] : heads;
+            return looksAround ? Heads(Nothing) : heads;
         }
 
         private ulong Class()

@@ -9,7 +9,7 @@ namespace AnyPace.Core.Reading;
 public sealed partial class Speech
 {
     private readonly int[] _offsets;
-    private readonly int[] _heads;
+    private readonly PhraseHeads.Place[] _heads;
     private readonly Lazy<OtherPeople> _others;
     private readonly Lazy<PunchNumbers> _punches;
     private readonly Lazy<bool> _weights;
@@ -38,7 +38,7 @@ public sealed partial class Speech
         _others = new Lazy<OtherPeople>(() => new OtherPeople(this));
         _punches = new Lazy<PunchNumbers>(() => new PunchNumbers(Tokens, Text));
         _weights = new Lazy<bool>(() => First(Weights()).Success);
-        _heads = [.. _offsets.Select(o => PhraseHeads.Code(Text.AsSpan(o)))];
+        _heads = [.. _offsets.Select(o => PhraseHeads.Place.Of(Text.AsSpan(o)))];
 
         // To the tenth, as every time of a reading, so that no bout can end after the recording.
         End = Cues.Count == 0 ? Seconds.Zero : new Seconds(Math.Round(Cues[^1].End!.Value.Value, 1));
@@ -95,6 +95,9 @@ public sealed partial class Speech
             }
         }
     }
+
+    /// <summary>The match of a phrase that begins with this word, or one without success. The pattern is to begin with <c>\G</c>.</summary>
+    internal Match At(Regex phrase, int token) => phrase.Match(Text, _offsets[token]);
 
     /// <summary>The first match of a phrase that begins with a word, or one without success.</summary>
     public Match First(Regex phrase) => Find(phrase).FirstOrDefault() ?? Match.Empty;

@@ -74,12 +74,12 @@ public static class Tokenizer
     /// <param name="cues">Cleaned cues, each with an end.</param>
     public static IReadOnlyList<Token> Tokens(IReadOnlyList<Cue> cues)
     {
-        var tokens = new List<Token>();
         var known = new Dictionary<string, Word>().GetAlternateLookup<ReadOnlySpan<char>>();
         var tensOpen = false;
         var lengths = cues.Select(c => (c.End!.Value - c.Start).Value).Order().ToList();
         var split = cues.Select(c => c.Text.Split(Separators, StringSplitOptions.RemoveEmptyEntries)).ToList();
         var spoken = split.Select(w => w.Length).Order().ToList();
+        var tokens = new List<Token>(spoken.Sum());
         var byClock = lengths.Count >= LeastCues && spoken[spoken.Count / 2] >= FullCue && lengths[lengths.Count / 2] >= CutByClock;
         for (var c = 0; c < cues.Count; c++)
         {

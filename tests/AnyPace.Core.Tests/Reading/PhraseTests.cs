@@ -22,6 +22,11 @@ public sealed class PhraseTests
     [InlineData("i i i", @"\bi\b", 3)]
     [InlineData("x ray", @"\b[^a-w]\b", 1)]
     [InlineData("seven times", @"\b[0-9]{1,2} times\b", 1)]
+    [InlineData("squat, squats and a squash", @"\bsquats?\b", 2)]
+    [InlineData("on the app, on the mat, in the application", @"\b(in|on) the app\b", 1)]
+    [InlineData("step step up", @"\bstep (up )?\w+\b", 1)]
+    [InlineData("my gate, my way, mine", @"\bmy [a-z]{3,}\b", 2)]
+    [InlineData("go", @"\bgo(ing)?\b", 1)]
     public void Every_match_that_begins_with_a_word_is_found(string words, string pattern, int count) => Assert.Equal(count, Found(words, pattern).Count);
 
     [Fact]
