@@ -270,6 +270,29 @@ public sealed class DescriptionLikeness
                 _of._moves[best], most + _noTalk, _words[best], Math.Max(0, most - next), beside is not null && _of._indexes.TryGetValue(beside.Id, out var index) ? Math.Max(0, _scores[index]) + (_count * _of._unsaid[index]) + fits[index] + _noTalk : null);
         }
 
+        /// <summary>What the different words from one up to another, without it, say for a move, pairs of them left aside.</summary>
+        public double For(Move move, int from, int end)
+        {
+            if (!_of._indexes.TryGetValue(move.Id, out var index))
+            {
+                return 0;
+            }
+
+            _stretch++;
+            var sum = 0.0;
+            for (var t = from; t < end; t++)
+            {
+                var (word, says) = _single[t];
+                if (word >= 0 && _seenAt[word] != _stretch)
+                {
+                    _seenAt[word] = _stretch;
+                    sum += Array.Find(says.Moves, m => m.Move == index).Weight;
+                }
+            }
+
+            return sum;
+        }
+
         /// <summary>True where a word is said of a move.</summary>
         public bool Says(int token, Move move) => Array.Exists(_single[token].Says.Moves, m => _of._moves[m.Move].Id == move.Id);
 

@@ -37,6 +37,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
         var segments = NameSettler.Settle(divided);
         var bouts = BoutBuilder.Build(speech, marks, WorkStarts.Settle(speech, marks, segments, dose), dose);
         bouts = LaterRounds.FillAll(bouts, marks, mentions, dose, lexicon);
+        bouts = SilentRounds.Fill(bouts, speech, marks, mentions, heard.Listened, dose, lexicon);
         bouts = TabataBlocks.Fill(bouts, marks, mentions, dose, speech.End.Value);
         var kind = KindOf(speech, marks, bouts, dose);
         var phases = PhaseFinder.Find(speech, marks, bouts, lexicon, kind);

@@ -73,6 +73,7 @@ internal static partial class KitReader
         {
             var (must, may, plain, stands, toWall, imagined) = (false, false, false, false, false, false);
             KitNeed? opening = null;
+            var passing = 0;
             int? count = null;
             string? load = null;
             string? standsFor = null;
@@ -120,6 +121,7 @@ internal static partial class KitReader
 
                 must |= said == KitNeed.Required && needed;
                 plain |= said == KitNeed.Required;
+                passing += speech.At(token) < firstBout ? 2 : 1;
                 may |= said == KitNeed.Optional;
                 stands |= said == KitNeed.Substitute;
                 count ??= CountOf(before, match.Value);
@@ -138,6 +140,12 @@ internal static partial class KitReader
 
             // What is said to be needed is; else one "if you like" outweighs plain mentions, which else mean that it is in use.
             KitNeed? need = opening is { } settled ? settled : must ? KitNeed.Required : may ? KitNeed.Optional : plain ? KitNeed.Required : stands ? KitNeed.Substitute : null;
+
+            if (opening is null && !must && !may && plain && passing == 1 && item is "bench" or "broomstick" or "blanket" && !uses.ContainsKey(item))
+            {
+                // "I hurt my shoulder doing it on a bench": spoken of once, and no move is done with it.
+                need = null;
+            }
 
             // Towels and water bottles to drink from help; nobody is stopped by their lack. A wall is kit only where a move leans on it or it is offered.
             if (item == "wall")
@@ -370,7 +378,7 @@ internal static partial class KitReader
     private static partial Regex NeedsIt();
 
     /// <summary>"Shoulder blades off the mat": it is lain on, and an "if" some words later is of something else.</summary>
-    [GeneratedRegex(@"\b(on|off|onto|into|to|from|across|over|in)( the| your| our)?$", Options)]
+    [GeneratedRegex(@"\b(on|off|onto|into|to|from|across|over|in)( the| your| our| that| this)?$", Options)]
     private static partial Regex OnIt();
 
     [GeneratedRegex(@"^((is|are|but|though|it's|they're|that's|totally|completely|entirely|purely|all) )*(optional|if|in case)\b", Options)]
@@ -424,10 +432,10 @@ internal static partial class KitReader
     [GeneratedRegex(@"(\bif (your|balance|it|it's|that|that's|this|jumping|getting|standing(('s| is)( [\w']+){1,3})?|the)\b.*|\b(glad|grateful|thankful) (of|for)( [\w']+){0,2}|\bif you're( [\w']+){1,3}|\bif (you'd|you would) (rather|prefer)\b.*|\bif you (want|wanna|would like|'d like|fancy|feel like)\b.*|\bfor (an |a bit of |a |some |a little )?(extra|more|added|bigger|more of a)( [\w']+){0,6}|\b(optional\w*|if you('ve|'d| would| do| happen to| feel)? (have|want|need|like|got|prefer|would|own|feel|wobbly)|(stay|stand|be) ((close|near|next) to|near)|to make (it|this|that|them) (tougher|harder|more challenging|spicy|spicier)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|(helpful|handy|useful|nice|good|worth) (to have|having)|for (balance|support|comfort)(?! and)|(?<!\d )or)\b((?! and)( [\w']+)){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
-    [GeneratedRegex(@"^(([\w']+ ){0,4}if not (just|no|that's|don't|pretend|you)\b|([\w']+ ){0,7}to (kneel|sit|lie|stand|rest) (on|under)( [\w']+)? if (the|your|it|you)\b|([\w']+ ){0,4}(optional|in case|you (might|may) not\b|(?<!\band )if (balance|your|the floor|needed|necessary)|nearby|near you|by you|beside you|close by|handy|to hand|within reach|(?<!\band )(?<!^and (a|an|some) [\w']+ )if (you(?! (don't|haven't|do not|can|only)\b)|you'd|you've(?! only\b)|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (the )?(balance|support|comfort))\b", Options)]
+    [GeneratedRegex(@"^(([\w']+ ){0,4}if not (just|no|that's|don't|pretend|you)\b|([\w']+ ){0,7}to (kneel|sit|lie|stand|rest) (on|under)( [\w']+)? if (the|your|it|you)\b|([\w']+ ){0,4}(optional|in case|you (might|may) not\b|(?<!\band )if (balance|your|the floor|needed|necessary)|nearby|near you|by you|beside you|close by|handy|to hand|within reach|(?<!\band )(?<!^and (maybe |perhaps |possibly )?(a|an|some) ([\w']+ )?[\w']+ )if (you(?! (don't|haven't|do not|can|only)\b)|you'd|you've(?! only\b)|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (the )?(balance|support|comfort))\b", Options)]
     private static partial Regex OptionalAfter();
 
-    [GeneratedRegex(@"\b(need|needs|needed|(?<!(might|may|don't|if you|can) )want|grab|grabbing|get|gather|bring|require|required|fetch|have|use|using|with|pick up|take)( [\w']+){0,5}$", Options)]
+    [GeneratedRegex(@"\b(need|needs|needed|(?<!(might|may|don't|if you|can) )want|grab|grabbing|get|gather|bring|require|required|fetch|have|use|using|with|pick up|take)( the (back|edge|seat) of)?( [\w']+){0,5}$", Options)]
     private static partial Regex NeedWords();
 
     [GeneratedRegex(@"\b(?<n>pair of|set of|\d|a|an|single)( (of|heavy|light|medium|moderate|heavier|lighter|sturdy|small|single|\d+|pound|kilo|kg|to|your))*$", Options)]

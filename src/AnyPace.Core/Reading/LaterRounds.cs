@@ -330,7 +330,7 @@ internal static class LaterRounds
     }
 
     /// <summary>The bouts by their places in the beat: the two sides of one move share a place.</summary>
-    private static List<List<Bout>> Places(ImmutableArray<Bout> bouts, double work)
+    internal static List<List<Bout>> Places(ImmutableArray<Bout> bouts, double work)
     {
         const double slack = 6;
         var places = new List<List<Bout>>();

@@ -195,7 +195,7 @@ public static class MentionFinder
             }
         }
 
-        return Weighed(speech, lexicon, marks, dose, mentions, position, loosening, opening, beat, called);
+        return Weighed(speech, lexicon, marks, dose, mentions, position, heard.Listened, loosening, opening, beat, called);
     }
 
     /// <summary>Everything in speech that is or may be the name of a move, or its description.</summary>
@@ -264,7 +264,7 @@ public static class MentionFinder
 
     /// <summary>The mentions weighed by those around them, with when they begin, and with what nobody names again.</summary>
     private static List<Mention> Weighed(
-        Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, SaidDose dose, List<Mention> mentions, PositionTrack position, Loosening loosening, double opening, BeatGrid? beat, HashSet<int> called)
+        Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, SaidDose dose, List<Mention> mentions, PositionTrack position, DescriptionLikeness.Heard listened, Loosening loosening, double opening, BeatGrid? beat, HashSet<int> called)
     {
         // In a class of work its clock does not rule the warm-up and the stretches.
         var named = mentions.Where(m => !m.Weak && m.Role is Role.Doing or Role.Announced).ToList();
@@ -289,7 +289,7 @@ public static class MentionFinder
         MentionWeights.WeighDescriptions(speech, marks, mentions, loosening, DescribesFor(dose));
         MentionWeights.MuscleStretches(speech, lexicon, marks, mentions, position, opening);
         MentionStarts.SettleAnnouncements(speech, mentions, marks, dose is { WorkSeconds: not null, RestSeconds: > 0 });
-        Repeats.WithOtherSides(speech, mentions, marks);
+        Repeats.WithOtherSides(speech, mentions, marks, listened);
         Repeats.WithRepeats(mentions, marks, dose);
         MentionWeights.ThinLists(mentions, opening);
         return mentions;

@@ -23,7 +23,7 @@ internal static class Repeats
     }
 
     /// <summary>"Other side" says that the one-sided move goes on: it stands for naming the move again.</summary>
-    internal static void WithOtherSides(Speech speech, List<Mention> mentions, IReadOnlyList<Mark> marks)
+    internal static void WithOtherSides(Speech speech, List<Mention> mentions, IReadOnlyList<Mark> marks, DescriptionLikeness.Heard heard)
     {
         const double reach = 90;
         const double justNamed = 8;
@@ -33,6 +33,8 @@ internal static class Repeats
         var turns = SideTurns.Find(marks);
         foreach (var mark in marks.Where(m => m.Kind == MarkKind.SwitchSide).Concat(turns))
         {
+            var run = mark is { Kind: MarkKind.SwitchSide, Strength: >= 0.9 } ? SideRun(mentions, marks, turns, mark).FindAll(m => !IsOtherLimb(speech, mark, m.Move)) : [];
+            ToldAgain(mentions, mark, run, heard);
             var last = Named.LastNamed(mentions, mark.At, reach);
             if (last is null || (mark.Kind != MarkKind.SwitchSide && mark.At - last.At < justNamed) || SideTurns.IsOtherDirection(mark, last.Move))
             {
@@ -81,7 +83,7 @@ internal static class Repeats
             }
 
             // After a run of moves on one side, the other side begins with the first of them again.
-            if (mark is { Kind: MarkKind.SwitchSide, Strength: >= 0.9 } && SideRun(mentions, marks, turns, mark).FindAll(m => !IsOtherLimb(speech, mark, m.Move)) is { Count: > 1 } run)
+            if (run.Count > 1)
             {
                 added.AddRange(SecondSide(mentions, marks, mark, run));
                 continue;
@@ -118,6 +120,33 @@ internal static class Repeats
             || (Says(w => w is "arm" or "arms" or "elbow") && move.IsStretch && muscles.All(Vocabulary.LowerBody.Contains));
     }
 
+    /// <summary>
+    /// "Other leg. Left leg back, lift and tap": what is told right after the change, in fewer words than the first time, is what was done on the first side, if those words are said of it nearly as often
+    /// as of what they are likest.
+    /// </summary>
+    private static void ToldAgain(List<Mention> mentions, Mark mark, List<Mention> run, DescriptionLikeness.Heard heard)
+    {
+        const double within = 14;
+        const double nearly = 0.6;
+        var i = Clocked.From(mentions, mark.At);
+        while (i < mentions.Count && mentions[i].At <= mark.At + within && !Named.IsNamed(mentions[i]))
+        {
+            i++;
+        }
+
+        if (i == mentions.Count || mentions[i] is not { Weak: true, Length: > 1 } told || told.At > mark.At + within || run.Exists(r => r.Move.Id == told.Move.Id))
+        {
+            return;
+        }
+
+        double Says(Move move) => heard.For(move, told.Token, told.Token + told.Length);
+        var first = run.Where(r => r.Move.Positions.Intersect(told.Move.Positions).Any()).MaxBy(r => Says(r.Move));
+        if (first is not null && Says(first.Move) >= nearly * Says(told.Move))
+        {
+            mentions[i] = told with { Move = first.Move };
+        }
+    }
+
     /// <summary>The one-sided moves done one after the other since the side was last changed.</summary>
     private static List<Mention> SideRun(List<Mention> mentions, IReadOnlyList<Mark> marks, IReadOnlyList<Mark> turns, Mark mark)
     {
@@ -133,7 +162,7 @@ internal static class Repeats
             }
 
             // "Change feet", "other way round" before the next was named: what came before has had both its sides.
-            if (m.Move.Sides != MoveSides.Each || (run.Count > 0 && (Clocked.Between(marks, run[^1].At + OneTurn, m.At - OneTurn).Any(k => k.Kind == MarkKind.SwitchSide) || Clocked.Between(turns, run[^1].At + OneTurn, m.At - OneTurn).Any())))
+            if (m.Move.Sides == MoveSides.Both || (m.Move.Sides == MoveSides.Alternating && !m.Weak) || (run.Count > 0 && (Clocked.Between(marks, run[^1].At + OneTurn, m.At - OneTurn).Any(k => k.Kind == MarkKind.SwitchSide) || Clocked.Between(turns, run[^1].At + OneTurn, m.At - OneTurn).Any())))
             {
                 run.Clear();
             }
@@ -159,14 +188,22 @@ internal static class Repeats
     {
         const double around = 14;
         const double weight = 0.8;
-        if (Clocked.Between(mentions, mark.At, mark.At + around).Any(Named.IsNamed))
+        var (first, next, begins) = (run[0], 0, mark.At);
+        if (Clocked.Between(mentions, mark.At, mark.At + around).FirstOrDefault(Named.IsNamed) is { } told)
         {
-            yield break;
+            // The first of them is told again, and the others follow it at the pace of before.
+            var at = run.FindIndex(m => m.Move.Id == told.Move.Id);
+            if (at < 0)
+            {
+                yield break;
+            }
+
+            (first, next, begins) = (run[at], at + 1, told.EffectiveAt);
         }
 
-        foreach (var m in run)
+        foreach (var m in run.Skip(next))
         {
-            var at = mark.At + (m.EffectiveAt - run[0].EffectiveAt);
+            var at = begins + (m.EffectiveAt - first.EffectiveAt);
             if (Clocked.Between(mentions, at - around, at + around).Any(o => o.At > mark.At && Named.IsNamed(o))
                 || Clocked.Between(marks, mark.At + around, at).Any(k => k.Kind is MarkKind.SwitchSide or MarkKind.SignOff or MarkKind.CoolDown))
             {

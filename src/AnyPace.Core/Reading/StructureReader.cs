@@ -65,7 +65,7 @@ internal static partial class StructureReader
             return [Make(StructureType.RepSets, false)];
         }
 
-        // Nothing is said: a steady beat of bouts is intervals, measured.
+        // Nothing is said: a steady beat of bouts is intervals, measured; stretches flow, however steadily.
         var lengths = main.Select(b => b.Span.Length.Value).Order().ToList();
         var median = lengths[lengths.Count / 2];
         var steady = lengths.Count(l => Math.Abs(l - median) <= 6);
@@ -74,7 +74,7 @@ internal static partial class StructureReader
             return [Make(StructureType.Hold, true)];
         }
 
-        if (main.Count >= 5 && steady * 3 >= lengths.Count * 2)
+        if (main.Count >= 5 && steady * 3 >= lengths.Count * 2 && Share(main, b => lexicon[b.MoveId].IsGentle) < Mostly)
         {
             var gaps = main.Zip(main.Skip(1), (a, b) => (b.Span.Start - a.Span.End).Value).Order().ToList();
             return

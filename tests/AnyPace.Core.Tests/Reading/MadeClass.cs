@@ -33,6 +33,9 @@ internal sealed class MadeClass(int seed)
     private readonly List<(double At, string Said)> _lines = [(0, "hello everyone and welcome back")];
     private readonly List<(double Start, string Move)> _done = [];
 
+    /// <summary>Whether the end of each bout is called.</summary>
+    public bool CallsRest { get; set; } = true;
+
     /// <summary>What was done, with when it began.</summary>
     public IReadOnlyList<(double Start, string Move)> Done => _done;
 
@@ -56,7 +59,11 @@ internal sealed class MadeClass(int seed)
             Say(at, Talk[_random.Next(Talk.Length)]);
         }
 
-        Say(start + Work, "and rest");
+        if (CallsRest)
+        {
+            Say(start + Work, "and rest");
+        }
+
         return start;
     }
 

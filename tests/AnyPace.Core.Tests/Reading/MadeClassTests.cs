@@ -106,6 +106,56 @@ public sealed class MadeClassTests
         Assert.InRange(found, 0.95 * all, all);
     }
 
+    [Theory]
+    [InlineData("five moves three rounds forty on twenty off", 0.95)]
+    [InlineData("five moves forty seconds on twenty off and we run through the whole thing three times", 0.95)]
+    [InlineData("forty on twenty off and we go again after that", 0.66)]
+    public void Later_rounds_are_laid_over_the_talk_where_only_their_first_start_is_called(string dose, double share)
+    {
+        var (found, all) = (0, 0);
+        for (var seed = 0; seed < 6; seed++)
+        {
+            var made = new MadeClass(seed);
+            made.Say(6, dose);
+            var moves = made.Pick(5);
+            for (var round = 0; round < 3; round++)
+            {
+                made.CallsRest = round == 0;
+                foreach (var move in moves)
+                {
+                    var start = made.Bout(move, round == 0 ? [(-12, "okay X"), made.Start()] : move == moves[0] ? [made.Start()] : []);
+                    if (move == moves[4])
+                    {
+                        made.Say(start + 41, round == 2 ? "and rest" : "okay that's the round done from the top when you're ready");
+                    }
+                }
+            }
+
+            (found, all) = (found + made.Found(made.Read()), all + 15);
+        }
+
+        Assert.InRange(found, share * all, all);
+    }
+
+    [Fact]
+    public void A_bout_that_runs_on_through_a_silent_round_gives_way_to_its_places()
+    {
+        var made = new MadeClass(3);
+        made.Say(6, "four moves two rounds forty on twenty off");
+        var moves = made.Pick(4);
+        foreach (var move in moves)
+        {
+            made.Bout(move, (-12, "okay X"), made.Start());
+        }
+
+        made.CallsRest = false;
+        made.Bout(moves[0], (-8, "second round X"), made.Start());
+        made.Bout(moves[1]);
+        made.Bout(moves[2]);
+        made.Bout(moves[3], (-8, "last one X"), made.Start(), (40, "and rest"));
+        Assert.Equal(8, made.Found(made.Read()));
+    }
+
     [Fact]
     public void No_round_is_made_up_after_the_last() =>
         Assert.Equal(10, Rounds(10).Bouts.Length);
