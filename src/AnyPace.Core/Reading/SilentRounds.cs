@@ -24,6 +24,10 @@ internal static class SilentRounds
     /// <summary>What has to speak for a place of a round that is said to follow, and for one that is not.</summary>
     private const double Needs = 0.05;
     private const double NeedsUnsaid = 0.75;
+
+    /// <summary>What has to speak for a round besides, and what a farewell before a place takes away.</summary>
+    private const double NeedsRound = 0.4;
+    private const double Farewell = 1;
     private const double StopCounts = 0.8;
     private const double Named = 0.8;
     private const double NamedClearly = 1.1;
@@ -199,7 +203,7 @@ internal static class SilentRounds
                     var (most, at) = place == 0 ? AfterBreak(before, begins, from, t, beat) : AtBeat(before, t, beat);
                     if (most > double.NegativeInfinity)
                     {
-                        (score[t], back[t]) = (most + says[place][t] - (step < rounds * moves ? Needs : NeedsUnsaid), at);
+                        (score[t], back[t]) = (most + says[place][t] - (step < rounds * moves ? Needs : NeedsUnsaid) - (place == 0 ? NeedsRound : 0), at);
                         var whole = score[t] - (place == moves - 1 ? 0 : Unfinished);
                         if (whole > best)
                         {
@@ -262,6 +266,7 @@ internal static class SilentRounds
         private double[] Says(Bout? of, List<Bout?> round, List<Bout> read, int from, int to)
         {
             var says = new double[to - from + 1];
+            var farewell = marks.Where(m => m.Kind == MarkKind.SignOff && m.At > from).Select(m => m.At).FirstOrDefault(double.PositiveInfinity);
             var others = round.OfType<Bout>().Where(b => b.MoveId != of?.MoveId).Select(b => lexicon[b.MoveId]).ToList();
             for (var t = 0; t < says.Length; t++)
             {
@@ -274,7 +279,7 @@ internal static class SilentRounds
 
                 var start = Clocked.Between(marks, at - Near, at + Near).Where(m => m.Kind == MarkKind.Start).Select(m => m.Strength * (1 - (Math.Abs(m.At - at) / (2 * Near)))).DefaultIfEmpty(0).Max();
                 var stop = Clocked.Between(marks, at + work - Near, at + work + Near).Where(m => m.Kind == MarkKind.Stop).Select(m => m.Strength * (1 - (Math.Abs(m.At - at - work) / (2 * Near)))).DefaultIfEmpty(0).Max();
-                says[t] = start + (StopCounts * stop) + (of is null ? 0 : NamedIn(of.MoveId, at) + ReadIn(of.MoveId, read, at) + ToldIn(lexicon[of.MoveId], others, at));
+                says[t] = start + (StopCounts * stop) - (farewell < at ? Farewell : 0) + (of is null ? 0 : NamedIn(of.MoveId, at) + ReadIn(of.MoveId, read, at) + ToldIn(lexicon[of.MoveId], others, at));
             }
 
             return says;

@@ -107,10 +107,9 @@ public sealed class MadeClassTests
     }
 
     [Theory]
-    [InlineData("five moves three rounds forty on twenty off", 0.95)]
-    [InlineData("five moves forty seconds on twenty off and we run through the whole thing three times", 0.95)]
-    [InlineData("forty on twenty off and we go again after that", 0.66)]
-    public void Later_rounds_are_laid_over_the_talk_where_only_their_first_start_is_called(string dose, double share)
+    [InlineData("five moves three rounds forty on twenty off")]
+    [InlineData("five moves forty seconds on twenty off and we run through the whole thing three times")]
+    public void Later_rounds_are_laid_over_the_talk_where_only_their_first_start_is_called(string dose)
     {
         var (found, all) = (0, 0);
         for (var seed = 0; seed < 6; seed++)
@@ -134,7 +133,7 @@ public sealed class MadeClassTests
             (found, all) = (found + made.Found(made.Read()), all + 15);
         }
 
-        Assert.InRange(found, share * all, all);
+        Assert.InRange(found, 0.95 * all, all);
     }
 
     [Fact]
