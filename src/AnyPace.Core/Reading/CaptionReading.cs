@@ -37,6 +37,8 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
         var segments = NameSettler.Settle(divided);
         var bouts = BoutBuilder.Build(speech, marks, WorkStarts.Settle(speech, marks, segments, dose), dose);
         bouts = LaterRounds.FillAll(bouts, marks, mentions, dose, lexicon);
+        bouts = PairedSets.Fill(bouts, dose, lexicon);
+        bouts = LaidSets.Fill(bouts, dose, lexicon, speech.End.Value);
         bouts = SilentRounds.Fill(bouts, speech, marks, mentions, heard.Listened, dose, lexicon);
         bouts = TabataBlocks.Fill(bouts, marks, mentions, dose, speech.End.Value);
         var kind = KindOf(speech, marks, bouts, dose);

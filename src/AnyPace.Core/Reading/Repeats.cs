@@ -239,10 +239,12 @@ internal static class Repeats
             }
 
             var last = Named.LastNamed(mentions, mark.At, reach);
+            var called = false;
             if (added.Count > 0 && mark.At - added[^1].At <= reach && (last is null || last.At < added[^1].At))
             {
                 // The set before that was only called a set.
                 last = added[^1];
+                called = true;
             }
 
             var named = Clocked.Between(mentions, mark.At - 5, mark.At + 14).Any(m => m.Weight >= 0.5);
@@ -251,8 +253,8 @@ internal static class Repeats
                 continue;
             }
 
-            // Of a superset the first move begins the next set.
-            if (dose.Supersets && Named.LastNamed(mentions, last.At, pairReach, m => m.Move.Id != last.Move.Id) is { } first)
+            // Of a superset the first move begins the next set, as it began the one that was only called.
+            if (dose.Supersets && !called && Named.LastNamed(mentions, last.At, pairReach, m => m.Move.Id != last.Move.Id) is { } first)
             {
                 last = first;
             }
