@@ -20,7 +20,7 @@ internal static class LaidSets
 
     /// <summary>What a bout that belongs to no group takes away, and a group of a move that had one.</summary>
     private const double LeftOut = 0.5;
-    private const double HadItsSets = 1.2;
+    private const double HadItsSets = 2;
     private const double LeastScore = -0.5;
 
     /// <summary>How sure: the place in the sets is all there is to go by.</summary>
