@@ -114,7 +114,7 @@ internal static class DurationFinder
             ("in", "with", _) when i + 2 < tokens.Count && tokens[i + 2].Text is "between" => DurationKind.Rest,
             (_, "resting" or "recovering", _) => DurationKind.Rest,
             ("rest" or "recovery", not "to", _) => DurationKind.Rest,
-            ("to", _, _) when i + 3 < tokens.Count && tokens[i + 2].Text is "get" && tokens[i + 3].Text is "ready" or "into" or "set" && LengthBefore(tokens, i) => DurationKind.Rest,
+            ("to", _, _) when i + 3 < tokens.Count && tokens[i + 2].Text is "get" && tokens[i + 3].Text is "ready" or "into" or "set" or "to" or "over" or "across" or "yourself" or "yourselves" or "you" or "us" && LengthBefore(tokens, i) => DurationKind.Rest,
             ("to", _, _) when i + 4 < tokens.Count && tokens[i + 2].Text is "get" or "catch" && tokens[i + 4].Text is "breath" => DurationKind.Rest,
             ("to", "get" or "have" or "got", _) when i + 2 < tokens.Count && tokens[i + 2].Text is "recover" or "rest" or "breathe" => DurationKind.Rest,
             (_, "for", "rest" or "resting") => DurationKind.Rest,

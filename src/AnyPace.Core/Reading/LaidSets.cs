@@ -24,7 +24,7 @@ internal static class LaidSets
     private const double LeastScore = -0.5;
 
     /// <summary>How sure: the place in the sets is all there is to go by.</summary>
-    private const double Confidence = 0.55;
+    private const double Confidence = 0.45;
 
     public static ImmutableArray<Bout> Fill(ImmutableArray<Bout> bouts, SaidDose dose, MoveLexicon lexicon, double end)
     {

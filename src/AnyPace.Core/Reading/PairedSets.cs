@@ -17,7 +17,7 @@ internal static class PairedSets
     private const double Between = 12;
 
     /// <summary>How sure: only the first set tells when it begins.</summary>
-    private const double Confidence = 0.55;
+    private const double Confidence = 0.45;
 
     public static ImmutableArray<Bout> Fill(ImmutableArray<Bout> bouts, SaidDose dose, MoveLexicon lexicon)
     {

@@ -48,7 +48,7 @@ internal static class SilentRounds
     private const double Shortest = 6;
 
     /// <summary>How sure: the place in the round is nearly all there is to go by.</summary>
-    private const double Confidence = 0.55;
+    private const double Confidence = 0.45;
 
     public static ImmutableArray<Bout> Fill(
         ImmutableArray<Bout> bouts, Speech speech, IReadOnlyList<Mark> marks, List<Mention> mentions, DescriptionLikeness.Heard heard, SaidDose dose, MoveLexicon lexicon)
