@@ -293,6 +293,19 @@ public sealed class DescriptionLikeness
             return sum;
         }
 
+        /// <summary>What the words up to each, without it, say for a move together, words that are said again counted again.</summary>
+        public double[] UpToEach(Move move)
+        {
+            var sums = new double[_single.Length + 1];
+            var known = _of._indexes.TryGetValue(move.Id, out var index);
+            for (var t = 0; t < _single.Length; t++)
+            {
+                sums[t + 1] = sums[t] + (known ? Array.Find(_single[t].Says.Moves, m => m.Move == index).Weight : 0);
+            }
+
+            return sums;
+        }
+
         /// <summary>True where a word is said of a move.</summary>
         public bool Says(int token, Move move) => Array.Exists(_single[token].Says.Moves, m => _of._moves[m.Move].Id == move.Id);
 

@@ -174,20 +174,22 @@ internal static class SilentRounds
         /// <param name="round">The moves of a round, in their order.</param>
         /// <param name="read">The bouts that were read after it.</param>
         /// <param name="last">When the last of the round began.</param>
-        /// <returns>Which place of the round each is, and when it begins; none where not enough speaks for any.</returns>
         /// <param name="rounds">How many rounds are said to follow; more are laid only where more speaks for them.</param>
+        /// <returns>Which place of the round each is, and when it begins; none where not enough speaks for any.</returns>
         public List<(int Place, double At)> Lay(List<Bout?> round, List<Bout> read, double last, int rounds)
         {
-            var (from, to, moves) = ((int)Math.Round(last), (int)speech.End.Value, round.Count);
+            var (moves, beat) = (round.Count, (int)Math.Round(work + rest));
+
+            // No further than all rounds can reach, so that a long recording costs no more a minute than a short one.
+            var (from, to) = ((int)Math.Round(last), (int)Math.Min(speech.End.Value, last + (MostRounds * ((moves * beat) + LongestBreak))));
             if (to - from < work)
             {
                 return [];
             }
 
             // For each place in turn, round after round, the best score of all ways on which it begins at a second; and the second before.
-            var says = round.Select(b => Says(b, round, read, from, to)).ToArray();
-            var begins = marks.Where(m => m.Kind is MarkKind.Round or MarkKind.Break).Select(m => m.At).ToList();
-            var beat = (int)Math.Round(work + rest);
+            var says = Says(round, [.. read.Where(b => b.Span.Start.Value < to)], from, to);
+            var breaks = BreaksUpTo(from, to);
             var steps = new List<(double[] Score, int[] Before)>();
             var (best, bestStep, bestAt) = (0.0, -1, 0);
             var before = new double[to - from + 1];
@@ -200,7 +202,7 @@ internal static class SilentRounds
                 Array.Fill(score, double.NegativeInfinity);
                 for (var t = beat - Drift; t <= to - from; t++)
                 {
-                    var (most, at) = place == 0 ? AfterBreak(before, begins, from, t, beat) : AtBeat(before, t, beat);
+                    var (most, at) = place == 0 ? AfterBreak(before, breaks, t, beat) : AtBeat(before, t, beat);
                     if (most > double.NegativeInfinity)
                     {
                         (score[t], back[t]) = (most + says[place][t] - (step < rounds * moves ? Needs : NeedsUnsaid) - (place == 0 ? NeedsRound : 0), at);
@@ -241,7 +243,24 @@ internal static class SilentRounds
             return (most, at);
         }
 
-        private static (double, int) AfterBreak(double[] before, List<double> begins, int from, int t, int beat)
+        /// <summary>How many rounds and breaks are called up to each second.</summary>
+        private int[] BreaksUpTo(int from, int to)
+        {
+            var breaks = new int[to - from + 1];
+            foreach (var mark in Clocked.Between(marks, from, to).Where(m => m.Kind is MarkKind.Round or MarkKind.Break))
+            {
+                breaks[Math.Min(breaks.Length - 1, (int)Math.Ceiling(mark.At) - from)]++;
+            }
+
+            for (var t = 1; t < breaks.Length; t++)
+            {
+                breaks[t] += breaks[t - 1];
+            }
+
+            return breaks;
+        }
+
+        private static (double, int) AfterBreak(double[] before, int[] breaks, int t, int beat)
         {
             var (most, at) = (double.NegativeInfinity, 0);
             for (var then = Math.Max(0, t - beat - LongestBreak); then <= t - beat + Drift; then++)
@@ -251,7 +270,7 @@ internal static class SilentRounds
                     continue;
                 }
 
-                var said = begins.Exists(b => b > from + then + Near && b <= from + t + Near);
+                var said = breaks[Math.Min(breaks.Length - 1, t + Near)] > breaks[Math.Min(breaks.Length - 1, then + Near)];
                 var score = before[then] - (t - then > beat + Drift ? BreakCosts : 0) + (said ? BreakSaid : 0);
                 if (score > most)
                 {
@@ -262,27 +281,40 @@ internal static class SilentRounds
             return (most, at);
         }
 
-        /// <summary>What speaks for a place of the round to begin at each second.</summary>
-        private double[] Says(Bout? of, List<Bout?> round, List<Bout> read, int from, int to)
+        /// <summary>What speaks for each place of the round to begin at each second.</summary>
+        private double[][] Says(List<Bout?> round, List<Bout> read, int from, int to)
         {
-            var says = new double[to - from + 1];
             var farewell = marks.Where(m => m.Kind == MarkKind.SignOff && m.At > from).Select(m => m.At).FirstOrDefault(double.PositiveInfinity);
-            var others = round.OfType<Bout>().Where(b => b.MoveId != of?.MoveId).Select(b => lexicon[b.MoveId]).ToList();
-            for (var t = 0; t < says.Length; t++)
+            var told = round.Select(b => b is null ? null : heard.UpToEach(lexicon[b.MoveId])).ToArray();
+            var says = round.Select(_ => new double[to - from + 1]).ToArray();
+            for (var t = 0; t <= to - from; t++)
             {
                 var at = (double)(from + t);
-                if (at + work > to + Near)
+                var called = at + work > to + Near ? double.NegativeInfinity
+                    : CalledAt(MarkKind.Start, at) + (StopCounts * CalledAt(MarkKind.Stop, at + work)) - (farewell < at ? Farewell : 0);
+                var (first, end) = (Clocked.From(speech.Tokens, at - Near, static w => w.At), Clocked.From(speech.Tokens, at + (0.8 * work), static w => w.At));
+                for (var place = 0; place < round.Count; place++)
                 {
-                    says[t] = double.NegativeInfinity;
-                    continue;
+                    says[place][t] = called + (round[place] is { } of ? NamedIn(of.MoveId, at) + ReadIn(of.MoveId, read, at) + ToldIn(told, place, first, end) : 0);
                 }
-
-                var start = Clocked.Between(marks, at - Near, at + Near).Where(m => m.Kind == MarkKind.Start).Select(m => m.Strength * (1 - (Math.Abs(m.At - at) / (2 * Near)))).DefaultIfEmpty(0).Max();
-                var stop = Clocked.Between(marks, at + work - Near, at + work + Near).Where(m => m.Kind == MarkKind.Stop).Select(m => m.Strength * (1 - (Math.Abs(m.At - at - work) / (2 * Near)))).DefaultIfEmpty(0).Max();
-                says[t] = start + (StopCounts * stop) - (farewell < at ? Farewell : 0) + (of is null ? 0 : NamedIn(of.MoveId, at) + ReadIn(of.MoveId, read, at) + ToldIn(lexicon[of.MoveId], others, at));
             }
 
             return says;
+        }
+
+        /// <summary>The strongest start or stop near a time, the less the further off.</summary>
+        private double CalledAt(MarkKind kind, double at)
+        {
+            var most = 0.0;
+            for (var i = Clocked.From(marks, at - Near); i < marks.Count && marks[i].At <= at + Near; i++)
+            {
+                if (marks[i].Kind == kind)
+                {
+                    most = Math.Max(most, marks[i].Strength * (1 - (Math.Abs(marks[i].At - at) / (2 * Near))));
+                }
+            }
+
+            return most;
         }
 
         private double NamedIn(string id, double at)
@@ -323,11 +355,16 @@ internal static class SilentRounds
         }
 
         /// <summary>How far the words of a place are rather said of its move than of the others in the round.</summary>
-        private double ToldIn(Move move, List<Move> others, double at)
+        private static double ToldIn(double[]?[] told, int place, int first, int end)
         {
-            var (first, end) = (Clocked.From(speech.Tokens, at - Near, static w => w.At), Clocked.From(speech.Tokens, at + (0.8 * work), static w => w.At));
-            var own = heard.For(move, first, end);
-            return Math.Clamp(Told * (own - others.Select(o => heard.For(o, first, end)).DefaultIfEmpty(0).Max()), LeastTold, MostTold);
+            var (own, other) = (0.0, 0.0);
+            for (var i = 0; i < told.Length; i++)
+            {
+                var says = told[i] is { } sums ? sums[end] - sums[first] : 0;
+                (own, other) = i == place ? (says, other) : (own, Math.Max(other, says));
+            }
+
+            return Math.Clamp(Told * (own - other), LeastTold, MostTold);
         }
     }
 }
