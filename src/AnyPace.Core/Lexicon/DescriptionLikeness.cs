@@ -48,14 +48,12 @@ public sealed class DescriptionLikeness
     /// <summary>For each move what a word costs it that was never said of it, and how common it is.</summary>
     private readonly double[] _unsaid;
     private readonly double[] _common;
-    private readonly double _mostCommon;
 
     private DescriptionLikeness(Move[] moves, Dictionary<string, int> known, Dictionary<Said, Evidence> said, double[] unsaid)
     {
         (_moves, _known, _said, _unsaid) = (moves, known, said, unsaid);
         _indexes = moves.Index().ToDictionary(m => m.Item.Id, m => m.Index);
         _common = [.. moves.Select(m => Math.Log(0.5 + m.Common))];
-        _mostCommon = _common.Max();
     }
 
     /// <summary>A known word by its number, or two of them, the smaller number first.</summary>
@@ -71,11 +69,7 @@ public sealed class DescriptionLikeness
     /// <param name="Weight">What it counts, a word or two.</param>
     /// <param name="NoTalk">How much less likely it is in talk than in everything.</param>
     /// <param name="Moves">The moves it is said of, and how much likelier that makes each.</param>
-    private sealed record Evidence(double Weight, double NoTalk, (int Move, double Weight)[] Moves)
-    {
-        /// <summary>The most that it adds to the score of any move.</summary>
-        public double Most { get; } = Math.Max(0, NoTalk + Moves.Select(m => m.Weight).DefaultIfEmpty(0).Max());
-    }
+    private sealed record Evidence(double Weight, double NoTalk, (int Move, double Weight)[] Moves);
 
     /// <param name="all">The moves, of which combined ones are left out.</param>
     /// <param name="talk">Sentences that describe nothing.</param>
@@ -139,9 +133,6 @@ public sealed class DescriptionLikeness
         /// <summary>What each word says, -1 where it is not known, and what it says with the known words before it.</summary>
         private readonly (int Word, Evidence Says)[] _single;
         private readonly (int With, int Word, Evidence Says)[][] _pairs;
-
-        /// <summary>The most that the words up to each can say for any one move.</summary>
-        private readonly double[] _most;
         private readonly Lazy<double>[] _kit;
         private readonly Dictionary<string, double[]> _fits = [];
 
@@ -166,24 +157,20 @@ public sealed class DescriptionLikeness
             var numbers = Numbers(stems, of._known);
             _single = [.. numbers.Select(n => n < 0 ? (-1, Nothing) : Look(new Said(n)))];
             _pairs = new (int, int, Evidence)[numbers.Length][];
-            _most = new double[numbers.Length + 1];
             var pairs = new List<(int, int, Evidence)>(PairsEach);
             Span<int> near = stackalloc int[PairsEach];
             for (var t = 0; t < numbers.Length; t++)
             {
                 pairs.Clear();
-                var most = _single[t].Says.Most;
                 foreach (var with in Before(numbers, t, near))
                 {
                     if (Look(Said.Of(numbers[with], numbers[t])) is { Word: >= 0 } pair)
                     {
                         pairs.Add((with, pair.Word, pair.Says));
-                        most += pair.Says.Most;
                     }
                 }
 
                 _pairs[t] = [.. pairs];
-                _most[t + 1] = _most[t] + most;
             }
 
             _kit = [.. of._moves.Select(m => new Lazy<double>(() => m.Kit.IsEmpty || atHand(m) ? 0 : NotAtHand))];
@@ -206,9 +193,6 @@ public sealed class DescriptionLikeness
 
         /// <summary>True for a word that says something, of moves or of talk.</summary>
         public bool IsKnown(int token) => _single[token].Word >= 0;
-
-        /// <summary>False where a stretch cannot have such a score, whatever its words are said of: asking this is far quicker than asking what it is most like.</summary>
-        public bool MayReach(int from, int end, double enough) => _most[end] - _most[from] + _of._mostCommon >= enough;
 
         /// <summary>Begins a stretch at a word, to ask about it at more than one length.</summary>
         public void Begin(int from)
@@ -282,11 +266,10 @@ public sealed class DescriptionLikeness
             var sum = 0.0;
             for (var t = from; t < end; t++)
             {
-                var (word, says) = _single[t];
-                if (word >= 0 && _seenAt[word] != _stretch)
+                if (_single[t].Word is >= 0 and var word && _seenAt[word] != _stretch)
                 {
                     _seenAt[word] = _stretch;
-                    sum += Array.Find(says.Moves, m => m.Move == index).Weight;
+                    sum += WeightOf(t, index);
                 }
             }
 
@@ -300,11 +283,14 @@ public sealed class DescriptionLikeness
             var known = _of._indexes.TryGetValue(move.Id, out var index);
             for (var t = 0; t < _single.Length; t++)
             {
-                sums[t + 1] = sums[t] + (known ? Array.Find(_single[t].Says.Moves, m => m.Move == index).Weight : 0);
+                sums[t + 1] = sums[t] + (known ? WeightOf(t, index) : 0);
             }
 
             return sums;
         }
+
+        /// <summary>What one word says for a move, 0 where it is not said of it.</summary>
+        private double WeightOf(int token, int move) => Array.Find(_single[token].Says.Moves, m => m.Move == move).Weight;
 
         /// <summary>True where a word is said of a move.</summary>
         public bool Says(int token, Move move) => Array.Exists(_single[token].Says.Moves, m => _of._moves[m.Move].Id == move.Id);

@@ -73,7 +73,6 @@ internal static partial class KitReader
         {
             var (must, may, plain, stands, toWall, imagined) = (false, false, false, false, false, false);
             KitNeed? opening = null;
-            var passing = 0;
             int? count = null;
             string? load = null;
             string? standsFor = null;
@@ -121,7 +120,6 @@ internal static partial class KitReader
 
                 must |= said == KitNeed.Required && needed;
                 plain |= said == KitNeed.Required;
-                passing += speech.At(token) < firstBout ? 2 : 1;
                 may |= said == KitNeed.Optional;
                 stands |= said == KitNeed.Substitute;
                 count ??= CountOf(before, match.Value);
@@ -141,7 +139,7 @@ internal static partial class KitReader
             // What is said to be needed is; else one "if you like" outweighs plain mentions, which else mean that it is in use.
             KitNeed? need = opening is { } settled ? settled : must ? KitNeed.Required : may ? KitNeed.Optional : plain ? KitNeed.Required : stands ? KitNeed.Substitute : null;
 
-            if (opening is null && !must && !may && plain && passing == 1 && item is "bench" or "broomstick" or "blanket" && !uses.ContainsKey(item))
+            if (opening is null && !must && !may && plain && evidence is [{ At: var once }] && once.Value >= firstBout && item is "bench" or "broomstick" or "blanket" && !uses.ContainsKey(item))
             {
                 // "I hurt my shoulder doing it on a bench": spoken of once, and no move is done with it.
                 need = null;

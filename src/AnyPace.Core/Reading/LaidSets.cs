@@ -51,12 +51,7 @@ internal static class LaidSets
             }
 
             wrong.UnionWith(bouts.Where(b => b.MoveId != like[0].MoveId && b.Span.Start.Value > at - (0.5 * work) && b.Span.Start.Value < at + (0.7 * work)));
-            added.AddRange(like.Select((b, i) => b with
-            {
-                Id = $"{b.MoveId}e{at:0}-{i}",
-                Span = Span.Of(Math.Round(at + (b.Span.Start - like[0].Span.Start).Value, 1), Math.Round(Math.Min(end, at + Math.Min(work, (b.Span.End - like[0].Span.Start).Value)), 1)),
-                Confidence = Confidence,
-            }));
+            added.AddRange(LaterRounds.MovedTo(like, at, Math.Min(end, at + work), 'e', Confidence));
         }
 
         // What was read before a place ends where that begins, and a place where the next that was read begins.

@@ -316,17 +316,26 @@ internal static class LaterRounds
                 var at = places[i][0].Span.Start.Value + (k * beat);
                 var until = k < missing ? at + beat : places[i + 1][0].Span.Start.Value;
                 var place = like is { } j ? places[j + k] : places[i - period + InTurn(k, period)];
-                double Here(Seconds there) => at + (there - place[0].Span.Start).Value;
-                added.AddRange(place.Where(b => Here(b.Span.Start) < until).Select((b, n) => b with
-                {
-                    Id = $"{b.MoveId}h{at:0}-{n}",
-                    Span = Span.Of(Math.Round(Here(b.Span.Start), 1), Math.Round(Math.Min(until, Here(b.Span.End)), 1)),
-                    Confidence = Confidence,
-                }));
+                added.AddRange(MovedTo(place, at, until, 'h', Confidence));
             }
         }
 
         return added.Count == 0 ? bouts : [.. bouts.Concat(added).OrderBy(b => b.Span.Start)];
+    }
+
+    /// <summary>The bouts of a place, both sides of it, as they would be done at another time.</summary>
+    /// <param name="at">When the place begins there, in seconds.</param>
+    /// <param name="until">When it is over at the latest; a side that would begin later is left out.</param>
+    /// <param name="sign">Stands in the ids of the bouts.</param>
+    internal static IEnumerable<Bout> MovedTo(List<Bout> place, double at, double until, char sign, double confidence)
+    {
+        double Here(Seconds there) => at + (there - place[0].Span.Start).Value;
+        return place.Where(b => Here(b.Span.Start) < until).Select((b, n) => b with
+        {
+            Id = $"{b.MoveId}{sign}{at:0}-{n}",
+            Span = Span.Of(Math.Round(Here(b.Span.Start), 1), Math.Round(Math.Min(until, Here(b.Span.End)), 1)),
+            Confidence = confidence,
+        });
     }
 
     /// <summary>The bouts by their places in the beat: the two sides of one move share a place.</summary>

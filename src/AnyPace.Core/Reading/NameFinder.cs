@@ -328,7 +328,7 @@ internal static class NameFinder
 
                 var loosens = loosening.Covers(speech.At(at));
                 var least = loosens ? EasyLike : open ? OpenLike : enough;
-                var begun = false;
+                heard.Begin(at);
                 foreach (var longest in Longest)
                 {
                     var count = InOneGo(speech, at, Math.Min(at + longest, to), at + shortest) - at;
@@ -336,14 +336,7 @@ internal static class NameFinder
                     // Where a start waits for its move, less has to be said for one.
                     var waits = Waits(awaited, speech.At(at), speech.At(at + count - 1));
                     var (fewest, words) = waits || loosens || open ? (FewWords, FewWords) : (shortest, ClearWords);
-                    var may = count >= fewest && heard.MayReach(at, at + count, least);
-                    if (may && !begun)
-                    {
-                        heard.Begin(at);
-                        begun = true;
-                    }
-
-                    if (may && heard.UpTo(at + count, words, least) is { } like
+                    if (count >= fewest && heard.UpTo(at + count, words, least) is { } like
                         && (IsLikest(like, count, waits) || (loosens && IsEasy(like.Move) && like.Lead >= EasyLead) || (open && like.Lead >= OpenLead)))
                     {
                         found.Add((like, at, count));

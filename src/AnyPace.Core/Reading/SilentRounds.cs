@@ -72,12 +72,7 @@ internal static class SilentRounds
                 if (round[place] is { } like && !bouts.Any(b => !RunsOver(b, work) && b.Span.Start.Value < at + (0.6 * work) && b.Span.End.Value > at + (0.25 * work))
                     && !bouts.Any(b => RunsOver(b, work) && b.MoveId == like[0].MoveId && Math.Abs(b.Span.Start.Value - at) < (0.5 * work)))
                 {
-                    added.AddRange(like.Select((b, i) => b with
-                    {
-                        Id = $"{b.MoveId}q{at:0}-{i}",
-                        Span = Span.Of(Math.Round(at + (b.Span.Start - like[0].Span.Start).Value, 1), Math.Round(Math.Min(speech.End.Value, at + (b.Span.End - like[0].Span.Start).Value), 1)),
-                        Confidence = Confidence,
-                    }));
+                    added.AddRange(LaterRounds.MovedTo(like, at, speech.End.Value, 'q', Confidence));
                 }
             }
 
