@@ -6,7 +6,8 @@ namespace AnyPace.Core.Lexicon;
 /// <param name="Weak">A name that is also an everyday word ("row", "march"); it needs its surroundings to agree.</param>
 /// <param name="Words">How many words the name has; longer names are surer.</param>
 /// <param name="Described">True where it is no name but a description.</param>
-public sealed record AliasHit(Move Move, bool Weak, int Words, bool Described = false);
+/// <param name="Like">How much the words are like the move, where that is how it was found.</param>
+public sealed record AliasHit(Move Move, bool Weak, int Words, bool Described = false, LikeMove? Like = null);
 
 /// <summary>A trie over stemmed words that finds the longest move name starting at a word.</summary>
 public sealed class AliasIndex

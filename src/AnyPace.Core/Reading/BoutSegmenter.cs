@@ -19,6 +19,9 @@ internal static class BoutSegmenter
     private const double LateWeight = 0.12;
     private const int NoMove = -1;
 
+    /// <summary>What weighs less says nothing.</summary>
+    private const double Heard = 0.2;
+
     /// <summary>However often a move is named, its naming counts no more than this.</summary>
     private const double MostOwn = 2.2;
 
@@ -36,7 +39,7 @@ internal static class BoutSegmenter
 
     public static IReadOnlyList<Segment> Segments(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Mention> mentions, SaidDose dose)
     {
-        var evidence = mentions.Where(m => m.Weight >= 0.2).OrderBy(m => m.EffectiveAt).ToList();
+        var evidence = mentions.Where(m => m.Weight >= Heard).OrderBy(m => m.EffectiveAt).ToList();
         if (evidence.Count == 0)
         {
             return [];
@@ -110,35 +113,6 @@ internal static class BoutSegmenter
 
         segments.Reverse();
         return segments;
-    }
-
-    /// <summary>
-    /// Where nothing that was heard says what is done: between two bouts, and in a bout whose move nobody has spoken of for so long that it may well be over.
-    /// </summary>
-    public static IReadOnlyList<(double From, double To)> Unexplained(IReadOnlyList<Segment> segments, SaidDose dose)
-    {
-        const double shortest = 8;
-        const double forgotten = 35;
-        var open = new List<(double, double)>();
-        var end = double.PositiveInfinity;
-        foreach (var segment in segments)
-        {
-            // In a rest the next move is told.
-            if (segment.Start - end > shortest + (dose.RestSeconds ?? 0))
-            {
-                open.Add((end, segment.Start));
-            }
-
-            var spokenOf = segment.Mentions.Select(m => m.At).Append(segment.Start).Max() + forgotten;
-            if (segment.End - spokenOf > shortest)
-            {
-                open.Add((spokenOf, segment.End));
-            }
-
-            end = segment.End;
-        }
-
-        return open;
     }
 
     /// <summary>Everything that is known along the clock, indexed for quick sums.</summary>

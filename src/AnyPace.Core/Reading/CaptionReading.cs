@@ -16,6 +16,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
     /// <summary>The kit that is heard in captions, by the names it has in a timeline.</summary>
     public static ImmutableArray<string> KitNames => KitReader.Known;
 
+
     public Timeline Read(CaptionFile file, ReadingContext? context = null)
     {
         var speech = new Speech(file.Cues);
@@ -28,13 +29,8 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
         var dose = DoseReader.Read(speech);
         var heard = MentionFinder.Hear(speech, lexicon, marks);
         var mentions = MentionFinder.Find(speech, lexicon, marks, dose, heard);
-        var divided = BoutSegmenter.Segments(speech, marks, mentions, dose);
-        if (MentionFinder.FindMore(speech, lexicon, marks, dose, heard, mentions, BoutSegmenter.Unexplained(divided, dose)) is { } more)
-        {
-            (mentions, divided) = (more, BoutSegmenter.Segments(speech, marks, more, dose));
-        }
-
-        var segments = NameSettler.Settle(divided);
+        var judged = MentionJudge.Default.Judge(speech, marks, dose, MentionFinder.WithFaint(speech, lexicon, marks, heard, mentions));
+        var segments = NameSettler.Settle(BoutSegmenter.Segments(speech, marks, judged, dose));
         var bouts = BoutBuilder.Build(speech, marks, WorkStarts.Settle(speech, marks, segments, dose), dose);
         bouts = LaterRounds.FillAll(bouts, marks, mentions, dose, lexicon);
         bouts = PairedSets.Fill(bouts, dose, lexicon);

@@ -25,10 +25,15 @@ public enum Role
 
     /// <summary>It was done before.</summary>
     Past,
+
+    /// <summary>It is told of other days, or of other people.</summary>
+    Told,
 }
 
 /// <summary>One time a move is named.</summary>
 /// <param name="At">When it is named.</param>
 /// <param name="EffectiveAt">When it would begin, if this mention begins it.</param>
 /// <param name="Weight">How much this mention speaks for doing the move, 0..1.5.</param>
-public sealed record Mention(Move Move, int Token, int Length, double At, double EffectiveAt, Role Role, bool Weak, double Weight);
+/// <param name="Like">How much the words are like the move, where that is how it was found.</param>
+/// <param name="Faint">True where they are only a little like it.</param>
+public sealed record Mention(Move Move, int Token, int Length, double At, double EffectiveAt, Role Role, bool Weak, double Weight, LikeMove? Like = null, bool Faint = false);

@@ -57,35 +57,18 @@ public static class MentionFinder
     public static IReadOnlyList<Mention> Find(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, SaidDose dose) =>
         Find(speech, lexicon, marks, dose, Hear(speech, lexicon, marks));
 
-    /// <summary>
-    /// Adds what is described where, after a first reading, nothing that was heard says what is done. Such words are far from all other names, so nothing else is weighed anew by them.
-    /// </summary>
-    /// <returns>All mentions; null where nothing else is heard there.</returns>
-    internal static List<Mention>? FindMore(
-        Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, SaidDose dose, Hearing heard, IReadOnlyList<Mention> mentions, IReadOnlyList<(double From, double To)> unexplained)
+    /// <summary>The mentions, and what speech is only a little like where nothing is named; those weigh nothing until they are judged.</summary>
+    internal static List<Mention> WithFaint(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, Hearing heard, List<Mention> mentions)
     {
-        List<(AliasHit Hit, int Token, int Length)> raw = [.. heard.Raw];
-        if (unexplained.Count == 0 || !NameFinder.Likened(speech, marks, heard.Loosening, heard.Listened, raw, unexplained))
-        {
-            return null;
-        }
-
         List<Mention> all = [.. mentions];
-        foreach (var (hit, token, length) in raw.Except(heard.Raw))
+        foreach (var (hit, token, length) in NameFinder.Faint(speech, marks, heard.Listened, heard.Raw))
         {
-            var (place, implied) = heard.Position.Find(token);
-            var (at, move) = (speech.At(token), MoveMeant.Here(lexicon, hit.Move, place, weak: true, []));
-            var role = RoleReader.Of(speech, token, length, hit.Move.IsGentle, beforeOpening: false, described: true);
-            var fits = Fits(all, move, at, role, passing: !(hit.Words >= NameFinder.WordsEnough && (implied || hit.Move.IsGentle)), place, implied);
-            var mention = new Mention(move, token, length, at, at, role, true, MentionWeights.DescribedWeight * fits);
-            if (role is Role.Doing or Role.Announced && fits == 1 && !MentionWeights.IsHowDone(speech, marks, all, heard.Loosening, DescribesFor(dose), mention))
-            {
-                all.Add(mention);
-            }
+            var at = speech.At(token);
+            var move = MoveMeant.Here(lexicon, hit.Move, heard.Position.Find(token).Position, weak: true, []);
+            all.Add(new Mention(move, token, length, at, at, RoleReader.Of(speech, token, length, hit.Move.IsGentle, beforeOpening: false, described: true), true, 0, hit.Like, true));
         }
 
-        all.Sort((a, b) => a.At.CompareTo(b.At));
-        return all;
+        return [.. all.OrderBy(m => m.At)];
     }
 
     /// <summary>Seconds after a name in which a description belongs to it: in a timed class until its time is nearly up.</summary>
@@ -143,7 +126,7 @@ public static class MentionFinder
                 role = OfferedOrLater(speech, mentions, raw[i], at, listed[i], dose, role);
             }
 
-            if (hit.Move.Id == "good-morning" && RoleReader.IsGreeting(speech, token, length))
+            if (hit.Move.Id == GoodMorning && RoleReader.IsGreeting(speech, token, length))
             {
                 role = Role.Past;
             }
@@ -181,13 +164,13 @@ public static class MentionFinder
 
             var fuller = RoleReader.IsPlain(speech, token) ? null : MoveMeant.PartOf(lexicon, mentions, hit, token, length, speech, at) ?? (general && !RoleReader.IsUnloaded(speech, token, length) ? MoveMeant.EarlierOf(lexicon, mentions, names, move, weak || several, at, NameFinder.AtHand(speech, move)) : null);
             var meant = fuller ?? move;
-            var weight = hit.Move.Id == ShakeOut && JustStopped(marks, at) ? 0
+            var weight = (hit.Move.Id == ShakeOut && JustStopped(marks, at)) || (role == Role.Previewed && (at < opening || listed[i])) || (role == Role.Compared && RoleReader.IsPicture(speech, token)) || (role == Role.Past && (weak || hit.Move.Id == GoodMorning)) ? 0
                 : verb && !hit.Weak ? VerbWeight
                 : weak ? fuller is not null ? ShortFormWeight : role == Role.Announced ? WeakAnnounced : WeakWeight
                 : hit.Words > 1 ? 1 : several ? ShortFormWeight : OneWordWeight;
             var said = misheard.Contains(token) ? MisheardWeight : 1;
             var passing = weak && fuller is null && !(hit.Described && hit.Words >= NameFinder.WordsEnough && (implied || hit.Move.IsGentle));
-            mentions.Add(new Mention(meant, token, length, at, at, role, weak && fuller is null, Base(role) * weight * said * Fits(mentions, meant, at, role, passing, place, implied)));
+            mentions.Add(new Mention(meant, token, length, at, at, role, weak && fuller is null, Base(role) * weight * said * Fits(mentions, meant, at, role, passing, place, implied), hit.Like));
             names.Add(lexicon.NameStems(meant));
             if (role is Role.Doing or Role.Announced && !weak)
             {
@@ -303,7 +286,7 @@ public static class MentionFinder
         Role.Doing => 1,
         Role.Announced => 1.2,
         Role.Previewed => 0.15,
-        Role.Compared or Role.Past => 0.1,
+        Role.Past or Role.Compared => 0.1,
         _ => 0,
     };
 
@@ -365,6 +348,9 @@ public static class MentionFinder
 
     /// <summary>A move, or only how the other leg is freed.</summary>
     internal const string OnOneLeg = "single-leg-stand";
+
+    /// <summary>A move, or a greeting.</summary>
+    private const string GoodMorning = "good-morning";
 
     /// <summary>What everyone does in a rest.</summary>
     private const string ShakeOut = "shake-out";

@@ -90,7 +90,6 @@ internal static class MentionStarts
     internal static void SettleAnnouncements(Speech speech, List<Mention> mentions, IReadOnlyList<Mark> marks, bool timed)
     {
         const double passing = 0.35;
-        const double inRestOnly = 0.1;
         const double sameBreath = 6;
         foreach (var group in mentions
             .Select((m, i) => (m, i))
@@ -124,7 +123,7 @@ internal static class MentionStarts
                 else if (m.Move.Id != chosen)
                 {
                     // In a rest that is called off and on again nothing else is done; else it may have been.
-                    mentions[i] = m with { EffectiveAt = m.At, Weight = m.Weight * (stop > 0 && timed && named is not null && m.Move.Pattern != "locomotion" ? inRestOnly : passing) };
+                    mentions[i] = m with { EffectiveAt = m.At, Weight = stop > 0 && timed && named is not null && m.Move.Pattern != "locomotion" ? 0 : m.Weight * passing };
                 }
             }
         }

@@ -72,6 +72,12 @@ internal static class MentionWeights
         for (var i = 0; i < mentions.Count; i++)
         {
             var m = mentions[i];
+            if (m.Role is Role.Previewed or Role.Compared or Role.Past && IsCalledOnAndOff(marks, m.At))
+            {
+                mentions[i] = m with { Weight = 0 };
+                continue;
+            }
+
             if (m.Role is not (Role.Doing or Role.Announced) || m.Weak || m.EffectiveAt > m.At + 1)
             {
                 continue;
@@ -88,9 +94,17 @@ internal static class MentionWeights
             var once = Clocked.Between(mentions, start.At, start.At + work).Count(r => r.Move.Id == m.Move.Id && r.Weight > talkedOf) == 1;
             if (other && once && !RoleReader.MovesOn(speech, m.Token, rightBefore))
             {
-                mentions[i] = m with { Weight = talkedOf * m.Weight };
+                mentions[i] = m with { Role = Role.Past, Weight = 0 };
             }
         }
+    }
+
+    /// <summary>True where both a start and a stop are called within a minute and a half around: nobody has to be asked what is done there by what is only spoken of.</summary>
+    private static bool IsCalledOnAndOff(IReadOnlyList<Mark> marks, double at)
+    {
+        const double around = 45;
+        var near = Clocked.Between(marks, at - around, at + around).ToList();
+        return near.Exists(k => k is { Kind: MarkKind.Start, Strength: >= 0.5 }) && near.Exists(k => k is { Kind: MarkKind.Stop, Strength: >= 0.9 });
     }
 
     /// <summary>What is stretched when only the muscle is named, standing and lying.</summary>
@@ -185,7 +199,7 @@ internal static class MentionWeights
         {
             if (mentions[i] is { Weak: true, Role: Role.Doing or Role.Announced } m)
             {
-                mentions[i] = m with { Weight = IsHowDone(speech, marks, mentions, loosening, within, m) ? HowDoneWeight : m.Length > 1 && m.Weight > MentionFinder.VerbWeight * 1.5 ? DescribedWeight : m.Weight };
+                mentions[i] = m with { Weight = IsCueToOthers(mentions, m) ? 0 : IsHowDone(speech, marks, mentions, loosening, within, m) ? HowDoneWeight : m.Length > 1 && m.Weight > MentionFinder.VerbWeight * 1.5 ? DescribedWeight : m.Weight };
             }
         }
     }
@@ -207,14 +221,17 @@ internal static class MentionWeights
         var midClass = (m.Move.IsBreathing || (m.Move.IsGentle && !m.Move.IsStretch && Clocked.Between(marks, m.At - JustBegun, m.At).Any(k => k is { Kind: MarkKind.Start, Strength: >= 1 }))) && m.At > opening * end && m.At < closing * end;
         var movesOn = m.Length > FewWords && RoleReader.MovesOn(speech, m.Token, RightBefore);
 
-        // Right after work is named, "breathe in through the nose" is how it is done; arms that swing while everyone walks belong to the walk.
-        bool JustNamed(Func<Move, bool> which) => Clocked.Between(mentions, m.At - MentionFinder.DescribesWithin - MentionStarts.AnnounceReach, m.At).Any(o => o.Weight >= 0.5 && which(o.Move));
-
         // "Bring one arm across your chest and hug it in": a few words right after a whole description are the end of it.
         return midClass
             || (!movesOn && Clocked.Between(mentions, m.At - MentionFinder.DescribesWithin - MentionStarts.AnnounceReach, m.At + 5).Any(o => !o.Weak && o.Weight >= MentionFinder.WeakWeight && o.Role is Role.Doing or Role.Announced && o.Move.Id != m.Move.Id && !(m.Move.IsStretch && !o.Move.IsStretch && m.At > closing * end) && !(m.Move.IsGentle && MentionFinder.JustStopped(marks, o.EffectiveAt + 1, m.At)) && o.EffectiveAt > m.At - (loosening.Covers(m.At) || ((m.Move.IsGentle || o.Move.IsGentle) && (m.At < warmingUp * end || m.At > closing * end)) ? MentionFinder.DescribesWithin : within) && o.At < m.At + 5))
-            || (m.Length <= FewWords && Clocked.Between(mentions, m.At - WholeDescription, m.At).Any(o => o.Weak && o.Length > FewWords && o.Move.Id != m.Move.Id && o.Weight >= MentionFinder.WeakWeight && o.Role is Role.Doing or Role.Announced))
-            || (m.Move.IsBreathing && JustNamed(o => !o.IsGentle))
+            || (m.Length <= FewWords && Clocked.Between(mentions, m.At - WholeDescription, m.At).Any(o => o.Weak && o.Length > FewWords && o.Move.Id != m.Move.Id && o.Weight >= MentionFinder.WeakWeight && o.Role is Role.Doing or Role.Announced));
+    }
+
+    /// <summary>Right after work is named, "breathe in through the nose" is how it is done; arms that swing while everyone walks belong to the walk, shoulder blades to the row.</summary>
+    private static bool IsCueToOthers(List<Mention> mentions, Mention m)
+    {
+        bool JustNamed(Func<Move, bool> which) => Clocked.Between(mentions, m.At - MentionFinder.DescribesWithin - MentionStarts.AnnounceReach, m.At).Any(o => o.Weight >= 0.5 && which(o.Move));
+        return (m.Move.IsBreathing && JustNamed(o => !o.IsGentle))
             || (m.Move.Id == "arm-swing" && JustNamed(o => o.Pattern == "locomotion"))
             || (m.Move.Id == "scapula-squeeze" && mentions.Exists(o => o.At < m.At && o.Weight >= 0.5 && o.Move.Pattern.StartsWith("pull", StringComparison.Ordinal)));
     }
@@ -305,22 +322,26 @@ internal static class MentionWeights
             {
                 if (part.Move.Id == Breathing)
                 {
-                    mentions[i] = part with { Weight = part.Weight * 0.25 };
+                    mentions[i] = part with { Weight = 0 };
                 }
                 else if (whole.Move.Id == MentionFinder.OnOneLeg && part.Weight >= MentionFinder.WeakWeight && part.Move.Positions.Contains("standing") && part.Move.Pattern is "isolation-leg" or "leg-raise" or "kick" or "stretch")
                 {
-                    (mentions[i - 1], mentions[i]) = (whole with { Weight = whole.Weight * MentionFinder.VerbWeight }, part with { Weight = Math.Max(part.Weight, whole.Weight) });
+                    (mentions[i - 1], mentions[i]) = (whole with { Weight = 0 }, part with { Weight = Math.Max(part.Weight, whole.Weight) });
                 }
             }
 
             if (Clocked.Between(mentions, part.At - WayBack, part.At).Any(o => RoleReader.IsWayBack(speech, o, part)))
             {
-                mentions[i] = part with { Weight = part.Weight * MentionFinder.VerbWeight };
+                mentions[i] = part with { Weight = 0 };
                 continue;
             }
 
-            if (part.Move.Id != whole.Move.Id && part.At - whole.At < sameBreath && whole.Weight >= 0.25
-                && ((part.Move.IsStretch && whole.Move.IsStretch && speech.Tokens[part.Token].Text == "stretch" && !RoleReader.MovesOn(speech, part.Token)) || RoleReader.IsPassedThrough(speech, part.Token) || RoleReader.IsSaidOtherwise(speech, whole.Token + whole.Length, part.Token)))
+            if (part.Move.Id != whole.Move.Id && part.At - whole.At < sameBreath && RoleReader.IsSaidOtherwise(speech, whole.Token + whole.Length, part.Token))
+            {
+                mentions[i] = part with { Weight = 0 };
+            }
+            else if (part.Move.Id != whole.Move.Id && part.At - whole.At < sameBreath && whole.Weight >= 0.25
+                && ((part.Move.IsStretch && whole.Move.IsStretch && speech.Tokens[part.Token].Text == "stretch" && !RoleReader.MovesOn(speech, part.Token)) || RoleReader.IsPassedThrough(speech, part.Token)))
             {
                 mentions[i] = part with { Weight = part.Weight * 0.35 };
             }

@@ -48,10 +48,6 @@ internal static class NameFinder
     private const double EasyLike = 16;
     private const double EasyLead = 6;
 
-    /// <summary>Where nothing that was heard says what is done, something is: less likeness will do for any move that is well ahead.</summary>
-    private const double OpenLike = 18;
-    private const double OpenLead = 5;
-
     /// <summary>Moves of a warm-up or a cool-down have fewer MET than this as a rule.</summary>
     private const double EasyMet = 4.5;
 
@@ -277,20 +273,60 @@ internal static class NameFinder
     }
 
     /// <summary>Adds moves to which stretches of speech without a name or a description are most like, where one is clearly the likest.</summary>
-    /// <param name="unexplained">Where nothing that was heard says what is done: only there is looked, and less likeness will do. Null for all of the speech.</param>
-    /// <returns>Whether there were any.</returns>
-    internal static bool Likened(
-        Speech speech, IReadOnlyList<Mark> marks, Loosening loosening, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> raw, IReadOnlyList<(double From, double To)>? unexplained = null)
+    internal static void Likened(
+        Speech speech, IReadOnlyList<Mark> marks, Loosening loosening, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> raw)
     {
         const int shortest = 5;
-        const int step = 3;
 
         // Nobody describes two moves in so few seconds.
         const double describedApart = 9;
+        var clear = raw.FindAll(r => IsClear(speech, r));
+        var enough = LikeEnough + (MoreForTalk * Math.Clamp((speech.WordsAMinute / FewWordsAMinute) - 1, 0, 1));
+        var awaited = Awaited(marks, [.. clear.Select(r => speech.At(r.Token))]);
+        var found = Stretches(speech, marks, heard, clear, FewWords, shortest, (at, count) =>
+        {
+            // Where a start waits for its move, less has to be said for one.
+            var (loosens, waits) = (loosening.Covers(speech.At(at)), Waits(awaited, speech.At(at), speech.At(at + count - 1)));
+            var (fewest, words) = waits || loosens ? (FewWords, FewWords) : (shortest, ClearWords);
+            return count >= fewest && heard.UpTo(at + count, words, loosens ? EasyLike : enough) is { } like
+                && (IsLikest(like, count, waits) || (loosens && IsEasy(like.Move) && like.Lead >= EasyLead)) ? like : null;
+        });
+
+        bool IsLikest(LikeMove like, int count, bool waits) =>
+            like.Score >= enough && (waits || (count >= shortest && like.Words >= ClearWords)) && like.Lead >= (waits ? Likest : like.Words >= WordsEnough ? ClearlyLikest : FarLikest);
+
+        // Stretches hold nothing that is clear already.
+        foreach (var (like, from, count) in LikestOf(speech, found, describedApart))
+        {
+            raw.RemoveAll(r => r.Token >= from && r.Token + r.Length <= from + count);
+            raw.Add(Told(heard, like, from, count));
+        }
+
+        raw.Sort((a, b) => a.Token.CompareTo(b.Token));
+    }
+
+    /// <summary>Moves to which stretches of speech are a little like, beside all that was found: whether they are done is for <see cref="MentionJudge"/> to say.</summary>
+    internal static List<(AliasHit Hit, int Token, int Length)> Faint(
+        Speech speech, IReadOnlyList<Mark> marks, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> raw)
+    {
+        const double little = 14;
+        const double apart = 6;
+        var found = Stretches(speech, marks, heard, raw, FewWords, FewWords, (at, count) => heard.UpTo(at + count, FewWords, little));
+        return [.. LikestOf(speech, found, apart).Select(f => Told(heard, f.Like, f.From, f.Count)).OrderBy(f => f.Token)];
+    }
+
+    /// <summary>Asks of stretches of speech, at several lengths each, which move they are like. None goes over a name, a start or a stop, how something is done, or a silence.</summary>
+    /// <param name="taken">Names that are known already.</param>
+    /// <param name="fewest">How many words a stretch has at least.</param>
+    /// <param name="shortest">How many words it keeps, however slowly they are said.</param>
+    /// <param name="likeness">The move that so many words from one on are like, or null.</param>
+    private static List<(LikeMove Like, int From, int Count)> Stretches(
+        Speech speech, IReadOnlyList<Mark> marks, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> taken, int fewest, int shortest, Func<int, int, LikeMove?> likeness)
+    {
+        const int step = 3;
         var gap = DescriptionGap(speech);
         var borders = new bool[speech.Tokens.Count + 1];
-        var clear = raw.FindAll(r => IsClear(speech, r));
-        foreach (var (_, token, length) in clear)
+        foreach (var (_, token, length) in taken)
         {
             Array.Fill(borders, true, token, length + 1);
         }
@@ -305,9 +341,6 @@ internal static class NameFinder
             Array.Fill(borders, true, token, length);
         }
 
-        var open = unexplained is not null;
-        var enough = LikeEnough + (MoreForTalk * Math.Clamp((speech.WordsAMinute / FewWordsAMinute) - 1, 0, 1));
-        var awaited = Awaited(marks, [.. clear.Select(r => speech.At(r.Token))]);
         var found = new List<(LikeMove Like, int From, int Count)>();
         for (var from = 0; from < speech.Tokens.Count;)
         {
@@ -318,26 +351,19 @@ internal static class NameFinder
             }
 
             var known = 0;
-            for (var at = from; at + FewWords <= to; at++)
+            for (var at = from; at + fewest <= to; at++)
             {
                 // A description begins with a word that says something; every third is begun with.
-                if (!heard.IsKnown(at) || known++ % step != 0 || (unexplained is not null && !IsWithin(unexplained, speech.At(at))))
+                if (!heard.IsKnown(at) || known++ % step != 0)
                 {
                     continue;
                 }
 
-                var loosens = loosening.Covers(speech.At(at));
-                var least = loosens ? EasyLike : open ? OpenLike : enough;
                 heard.Begin(at);
                 foreach (var longest in Longest)
                 {
                     var count = InOneGo(speech, at, Math.Min(at + longest, to), at + shortest) - at;
-
-                    // Where a start waits for its move, less has to be said for one.
-                    var waits = Waits(awaited, speech.At(at), speech.At(at + count - 1));
-                    var (fewest, words) = waits || loosens || open ? (FewWords, FewWords) : (shortest, ClearWords);
-                    if (count >= fewest && heard.UpTo(at + count, words, least) is { } like
-                        && (IsLikest(like, count, waits) || (loosens && IsEasy(like.Move) && like.Lead >= EasyLead) || (open && like.Lead >= OpenLead)))
+                    if (count >= fewest && likeness(at, count) is { } like)
                     {
                         found.Add((like, at, count));
                     }
@@ -352,39 +378,29 @@ internal static class NameFinder
             from = to;
         }
 
-        bool IsLikest(LikeMove like, int count, bool waits) =>
-            like.Score >= enough && (waits || (count >= shortest && like.Words >= ClearWords)) && like.Lead >= (waits ? Likest : like.Words >= WordsEnough ? ClearlyLikest : FarLikest);
-
-        // Stretches hold nothing that is clear already; of those that overlap the likest is taken.
-        var added = new List<(AliasHit Hit, int Token, int Length)>();
-        foreach (var (like, from, count) in found.OrderByDescending(f => f.Like.Score + f.Like.Lead))
-        {
-            if (added.Exists(r => (r.Token < from + count && r.Token + r.Length > from) || Math.Abs(speech.At(r.Token) - speech.At(from)) < describedApart))
-            {
-                continue;
-            }
-
-            var words = Enumerable.Range(from, count).Where(t => heard.Says(t, like.Move)).ToList();
-            raw.RemoveAll(r => r.Token >= from && r.Token + r.Length <= from + count);
-            added.Add((new AliasHit(like.Move, true, words.Count, Described: true), words[0], words[^1] - words[0] + 1));
-        }
-
-        raw.AddRange(added);
-        raw.Sort((a, b) => a.Token.CompareTo(b.Token));
-        return added.Count > 0;
+        return found;
     }
 
-    private static bool IsWithin(IReadOnlyList<(double From, double To)> spans, double at)
+    /// <summary>Of stretches that overlap, or begin within so many seconds, the likest.</summary>
+    private static List<(LikeMove Like, int From, int Count)> LikestOf(Speech speech, List<(LikeMove Like, int From, int Count)> found, double apart)
     {
-        foreach (var (from, to) in spans)
+        var likest = new List<(LikeMove Like, int From, int Count)>();
+        foreach (var stretch in found.OrderByDescending(f => f.Like.Score + f.Like.Lead))
         {
-            if (at >= from && at < to)
+            if (!likest.Exists(l => (l.From < stretch.From + stretch.Count && l.From + l.Count > stretch.From) || Math.Abs(speech.At(l.From) - speech.At(stretch.From)) < apart))
             {
-                return true;
+                likest.Add(stretch);
             }
         }
 
-        return false;
+        return likest;
+    }
+
+    /// <summary>What a stretch is like, from the first of its words that is said of the move up to the last.</summary>
+    private static (AliasHit Hit, int Token, int Length) Told(DescriptionLikeness.Heard heard, LikeMove like, int from, int count)
+    {
+        var words = Enumerable.Range(from, count).Where(t => heard.Says(t, like.Move)).ToList();
+        return (new AliasHit(like.Move, true, words.Count, Described: true, like), words[0], words[^1] - words[0] + 1);
     }
 
     private static readonly HashSet<string> Held =

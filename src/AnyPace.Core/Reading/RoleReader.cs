@@ -33,7 +33,12 @@ internal static partial class RoleReader
             return Role.Alternative;
         }
 
-        if ((!described && (before.Holds(Past()) || after.Holds(PastAfter()) || before.Holds(SpokenOf()) || after.Holds(SpokenOfAfter()))) || IsTold(before.Text, after.Text))
+        if (IsTold(before.Text, after.Text))
+        {
+            return Role.Told;
+        }
+
+        if (!described && (before.Holds(Past()) || after.Holds(PastAfter()) || before.Holds(SpokenOf()) || after.Holds(SpokenOfAfter())))
         {
             return Role.Past;
         }
@@ -61,6 +66,12 @@ internal static partial class RoleReader
     {
         public bool Holds(Regex phrase) => Text.Length > 0 && Speech.MayBegin(phrase, From, To) && phrase.IsMatch(Text);
     }
+
+    /// <summary>"Look behind you like you're looking over a fence": a picture of what is done, no move.</summary>
+    internal static bool IsPicture(Speech speech, int token) => Picture().IsMatch(speech.Before(token, 6));
+
+    [GeneratedRegex(@"\b(like|as if|as though) you('re| are)( [\w']+){0,2}$", Options)]
+    private static partial Regex Picture();
 
     /// <summary>"I broke my wrist skating when I was a kid", "my son plays": told of other days or other people.</summary>
     internal static bool IsTold(string before, string after) => (Told().IsMatch(before) && !BackToClass().IsMatch(before)) || ToldAfter().IsMatch(after);
@@ -286,7 +297,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(had|was|were|got|told|started|thought|so|but|and|okay|right|anyway|now|next)\b.*\b(you|you're|let's|we're|we'll|we've|i'm|i want|here we|here's|go|keep|now|next|okay|right|this|ready|everyone|everybody|going|gonna|it's|that's|up|down)\b", Options)]
     private static partial Regex BackToClass();
 
-    [GeneratedRegex(@"^([\w']+ ){0,2}(when (i|we|he|she) (was|were|had)|at school|as a (kid|child|teenager)|last (night|week|weekend|year|month|summer|winter)(?! (i|we|she|he|somebody|someone|my|they)\b)|yesterday(?! (i|we|she|he|somebody|someone|my|they)\b)|for the (bus|train|shopping|kids)|years ago|in the (park|garden|street|pub|kitchen) (yesterday|last|when))\b", Options)]
+    [GeneratedRegex(@"^([\w']+ ){0,2}(when (i|we|he|she) (was|were|had)|at school|as a (kid|child|teenager)|last (night|week|weekend|year|month|summer|winter)(?! (i|we|she|he|somebody|someone|my|they)\b)|yesterday(?! (i|we|she|he|somebody|someone|my|they)\b)|for the (bus|train|shopping|kids)|years ago|in the (park|garden|street|pub|kitchen) (yesterday|last|when)|(a bag )?at the gym|in the (house|flat|garden) next door)\b", Options)]
     private static partial Regex ToldAfter();
 
     [GeneratedRegex(@"^(we did|you did|from (before|earlier|the warm up|round|last)|(are |is |all )?(done|finished|over)(?! (to|onto|the|your|and|there|on))|earlier|(sorted|in the bag|out of the way|for the day)\b)\b", Options)]
