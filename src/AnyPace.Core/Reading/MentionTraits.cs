@@ -156,15 +156,20 @@ internal sealed class MentionTraits
     private static readonly double[] Steps = [1, 3, 6, 10, 15, 25, 45];
     private static readonly double[] FaintSteps = [2, 5, 9, 14, 20, 30, 45, 70];
 
-    private static readonly string[] Pats = [.. Vocabulary.Patterns.Order(StringComparer.Ordinal)];
-    private static readonly string[] Acts = [.. MoveLexicon.Default.Moves.Select(m => m.Activity.Id).Distinct().Order(StringComparer.Ordinal)];
+    private static readonly string[] Patterns = [.. Vocabulary.Patterns.Order(StringComparer.Ordinal)];
+    private static readonly string[] Activities = [.. MoveLexicon.Default.Moves.Select(m => m.Activity.Id).Distinct().Order(StringComparer.Ordinal)];
+
+    /// <summary>Seconds between two mentions that are in one breath, for one start, of one group, near by, around, soon after, just before. Ours, as all that follow.</summary>
     private const double Breath = 8;
     private const double OneStart = 5;
+    private const double OneGroup = 40;
     private const double Nearby = 45;
     private const double Around = 60;
     private const double SoonAgain = 30;
     private const double JustBefore = 25;
     private const double NeverSince = 99;
+
+    /// <summary>From these weights on a mention is heard, is clear, and is surely a name.</summary>
     private const double Heard = 0.2;
     private const double Clear = 0.4;
     private const double Surely = 0.5;
@@ -211,17 +216,18 @@ internal sealed class MentionTraits
         Tell(Trait.Said, role, weak, Math.Min(4, m.Length));
         Tell(Trait.Timed, timed, role);
         Tell(Trait.Gentle, kind, (int)(10 * m.At / _end));
-        Tell(Trait.Pattern, Array.IndexOf(Pats, m.Move.Pattern));
-        Tell(Trait.Activity, Array.IndexOf(Acts, m.Move.Activity.Id));
+        Tell(Trait.Pattern, Array.IndexOf(Patterns, m.Move.Pattern));
+        Tell(Trait.Activity, Array.IndexOf(Activities, m.Move.Activity.Id));
         Tell(Trait.Name, Math.Min(3, m.Move.Name.AsSpan().Count(' ') + 1), weak, Math.Min(3, m.Length));
         OfMarks(m, role, timed, kind);
         OfWords(m);
-        OfOthers(m, role, weak);
+        var (before, after) = (Neighbour(m, -1), Neighbour(m, 1));
+        OfOthers(m, role, weak, before, after);
         OfSame(m, weak);
         OfNearby(m, weak);
         if (m.Like is { } like)
         {
-            OfLikeness(m, like);
+            OfLikeness(m, like, before, after);
         }
 
         return _told;
@@ -280,7 +286,7 @@ internal sealed class MentionTraits
         Tell(Trait.Numbers, Math.Min(3, numbers));
     }
 
-    private void OfOthers(Mention m, int role, int weak)
+    private void OfOthers(Mention m, int role, int weak, Mention? before, Mention? after)
     {
         var (others, strongest) = (new HashSet<string>(), 0.0);
         for (var i = Clocked.From(_all, Math.BitIncrement(m.At - Breath)); i < _all.Count && _all[i].At < m.At + Breath; i++)
@@ -312,12 +318,11 @@ internal sealed class MentionTraits
         Tell(Trait.SameStart, Math.Min(3, others.Count), Bit(stronger));
         Tell(Trait.SameStartLater, Bit(later), role, weak);
 
-        var (before, after) = (Neighbour(m, -1), Neighbour(m, 1));
         var just = before is not null && m.At - before.At < JustBefore;
         Tell(Trait.After, just ? Step(m.At - before!.At) : Steps.Length + 1, just ? (int)before!.Role : 0, weak);
         Tell(Trait.Before, after is null ? Steps.Length + 1 : Step(after.At - m.At), weak);
         var family = false;
-        for (var i = Clocked.From(_all, Math.BitIncrement(m.At - SoonAgain - 10)); i < _all.Count && _all[i].At < m.At + SoonAgain + 10; i++)
+        for (var i = Clocked.From(_all, Math.BitIncrement(m.At - OneGroup)); i < _all.Count && _all[i].At < m.At + OneGroup; i++)
         {
             family |= !_all[i].Weak && _all[i].Move.Pattern == m.Move.Pattern && _all[i].Move.Id != m.Move.Id;
         }
@@ -398,7 +403,7 @@ internal sealed class MentionTraits
         Tell(Trait.MuscleNear, Fifths(muscle, nearby));
     }
 
-    private void OfLikeness(Mention m, LikeMove like)
+    private void OfLikeness(Mention m, LikeMove like, Mention? before, Mention? after)
     {
         Tell(Trait.Like, Math.Min(20, (int)(like.Score / 3)));
         Tell(Trait.LikeLead, Math.Min(12, (int)like.Lead));
@@ -411,24 +416,18 @@ internal sealed class MentionTraits
         }
 
         const double aroundIt = 15;
-        var (before, after) = (Neighbour(m, -1), Neighbour(m, 1));
         Tell(Trait.FaintSince, before is null ? FaintSteps.Length + 1 : Step(m.At - before.At, FaintSteps));
         Tell(Trait.FaintUntil, after is null ? FaintSteps.Length + 1 : Step(after.At - m.At, FaintSteps));
-        var (again, near, likest) = (false, false, true);
-        foreach (var other in _faint)
+        var same = _of[m.Move.Id];
+        bool Again(Mention other) => other.Faint && !ReferenceEquals(other, m);
+        bool IsClose(Mention other) => Math.Abs(other.At - m.At) < aroundIt;
+        Tell(Trait.FaintAgain, Bit(same.Exists(Again)), Bit(same.Exists(o => Again(o) && IsClose(o))), Bit(same.Exists(o => !o.Faint)));
+        var likest = true;
+        for (var i = Clocked.From(_faint, m.At - aroundIt); i < _faint.Count && _faint[i].At < m.At + aroundIt; i++)
         {
-            if (ReferenceEquals(other, m))
-            {
-                continue;
-            }
-
-            var close = Math.Abs(other.At - m.At) < aroundIt;
-            again |= other.Move.Id == m.Move.Id;
-            near |= close && other.Move.Id == m.Move.Id;
-            likest &= !close || other.Like!.Value.Score < like.Score;
+            likest &= ReferenceEquals(_faint[i], m) || !IsClose(_faint[i]) || _faint[i].Like!.Value.Score < like.Score;
         }
 
-        Tell(Trait.FaintAgain, Bit(again), Bit(near), Bit(_of[m.Move.Id].Exists(o => !o.Faint)));
         Tell(Trait.FaintLikest, Bit(likest));
     }
 }

@@ -6,7 +6,7 @@ namespace AnyPace.Core.Reading;
 internal static class MentionWeights
 {
     /// <summary>A description with nothing else named around it.</summary>
-    internal const double DescribedWeight = 0.75;
+    private const double DescribedWeight = 0.75;
 
     /// <summary>"Go! Swing those arms": what is said within so many seconds of a start in the middle of a class is no mobility.</summary>
     private const double JustBegun = 12;
@@ -72,7 +72,7 @@ internal static class MentionWeights
         for (var i = 0; i < mentions.Count; i++)
         {
             var m = mentions[i];
-            if (m.Role is Role.Previewed or Role.Compared or Role.Past && IsCalledOnAndOff(marks, m.At))
+            if (m.Role is (Role.Previewed or Role.Compared or Role.Past) && IsCalledOnAndOff(marks, m.At))
             {
                 mentions[i] = m with { Weight = 0 };
                 continue;
@@ -209,7 +209,7 @@ internal static class MentionWeights
 
     /// <summary>True where a description says how the move is done that was named near by, and is none of its own.</summary>
     /// <param name="within">Seconds after a name in which a description belongs to it.</param>
-    internal static bool IsHowDone(Speech speech, IReadOnlyList<Mark> marks, List<Mention> mentions, Loosening loosening, double within, Mention m)
+    private static bool IsHowDone(Speech speech, IReadOnlyList<Mark> marks, List<Mention> mentions, Loosening loosening, double within, Mention m)
     {
         // "Breathe in, breathe out" is a move of its own at both ends of a class; in between it is how moves are done.
         const double opening = 0.12;

@@ -35,8 +35,7 @@ public sealed class MarkedReadingTests
     }
 
     /// <summary>The captions of every marked class, in name order.</summary>
-    public static IEnumerable<CaptionFile> Captions() =>
-        new[] { "demo", Path.Combine("tests", "corpus") }.SelectMany(folder => Directory.GetFiles(Path.Combine(Root, folder, "captions")).Order(StringComparer.Ordinal)).Select(f => CaptionReader.Read(File.ReadAllBytes(f)));
+    public static IEnumerable<CaptionFile> Captions() => Marked().Select(m => m.Captions);
 
     private static List<ReadingScore> Of(bool aside) => [.. Scores.Value.Where(s => s.Gold.KeptAside == aside).Select(s => s.Score)];
 
