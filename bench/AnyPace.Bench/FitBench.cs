@@ -4,24 +4,38 @@ using AnyPace.Core.Reading;
 
 namespace AnyPace.Bench;
 
-/// <summary><c>fit</c>: makes the weights by which mentions are judged anew, from the marked recordings that are tuned on.</summary>
+/// <summary><c>fit</c>: makes the weights by which mentions and remarks are judged anew, from what is marked and tuned on.</summary>
 internal static class FitBench
 {
     public static Command Build()
     {
         var folders = new Argument<string[]>("folders") { Description = "Folders with captions/ and gold/.", DefaultValueFactory = _ => ["demo", "tests/corpus"] };
-        var output = new Option<string>("--out") { Description = "The table to write.", DefaultValueFactory = _ => "src/AnyPace.Core/Reading/mention-weights.csv" };
-        var command = new Command("fit", "Weights of what speaks for a move that is named, from marked recordings. Those kept aside are left out.") { folders, output };
-        command.SetAction(parse => Run(parse.GetValue(folders)!, parse.GetValue(output)!));
+        var sentences = new Option<string[]>("--sentences")
+        {
+            Description = "Files of marked sentences.", DefaultValueFactory = _ => ["tests/corpus/remarks.txt", "tests/AnyPace.Core.Tests/Reading/remarks.txt"], AllowMultipleArgumentsPerToken = true,
+        };
+        var output = new Option<string>("--out") { Description = "The folder to write the tables to.", DefaultValueFactory = _ => "src/AnyPace.Core/Reading" };
+        var command = new Command("fit", "Weights of what speaks for a move that is named and for a remark, from marked recordings and sentences. Those kept aside are left out.") { folders, sentences, output };
+        command.SetAction(parse => Run(parse.GetValue(folders)!, parse.GetValue(sentences)!, parse.GetValue(output)!));
         return command;
     }
 
-    private static int Run(string[] folders, string output)
+    private static int Run(string[] folders, string[] sentences, string output)
     {
         var recordings = MarkedRecording.Load(folders).FindAll(r => !r.Gold.KeptAside);
-        var table = MentionFit.Fit([.. recordings.Select(r => MentionFit.Mentions(r.Captions, r.Gold, MoveLexicon.Default))]);
-        File.WriteAllText(output, table.Write());
-        Console.WriteLine($"{table.Weights.Count} weights from {recordings.Count} recordings, in {output}. They are read once the project is built again.");
+        var mentions = MentionFit.Fit([.. recordings.Select(r => MentionFit.Mentions(r.Captions, r.Gold, MoveLexicon.Default))]);
+        Write("mention-weights.csv", mentions.Write(), mentions.Weights.Count);
+        var remarks = RemarkFit.Fit(
+            RemarkFit.Sentence.Parse(sentences.SelectMany(File.ReadLines)),
+            [.. recordings.Where(r => r.Gold.Outside is not null).Select(r => new RemarkFit.MarkedClass(r.Captions, r.Gold))]);
+        Write("remark-weights.csv", remarks.Write(), remarks.Weights.Count);
         return 0;
+
+        void Write(string name, string table, int weights)
+        {
+            var file = Path.Combine(output, name);
+            File.WriteAllText(file, table);
+            Console.WriteLine($"{weights} traits weighed from {recordings.Count} recordings, in {file}. They are read once the project is built again.");
+        }
     }
 }

@@ -39,7 +39,8 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
         bouts = TabataBlocks.Fill(bouts, marks, mentions, dose, speech.End.Value);
         var kind = KindOf(speech, marks, bouts, dose);
         var phases = PhaseFinder.Find(speech, marks, bouts, lexicon, kind);
-        var claimed = FactReader.Claimed(speech);
+        var judgedRemarks = RemarkJudge.Default.Judge(speech);
+        var claimed = FactReader.Claimed(speech, judgedRemarks);
         return new Timeline(
             speech.End,
             kind,
@@ -52,7 +53,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
             OptionReader.Read(speech, mentions, bouts),
             FactReader.Cautions(speech),
             FactReader.Claims(speech, claimed),
-            FactReader.Outside(speech, mentions, marks, claimed))
+            FactReader.Outside(speech, mentions, marks, judgedRemarks, claimed))
         {
             Slips = SlipReader.Read(speech, mentions),
             Voice = VoiceReader.Read(speech, marks, mentions),

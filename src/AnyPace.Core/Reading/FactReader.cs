@@ -55,7 +55,23 @@ internal static partial class FactReader
         [.. Hits(speech, CautionTopics, []).Select(h => new Caution(Time(speech, h.Token), h.Kind, speech.Around(h.Token, 4, 14)))];
 
     /// <summary>Where something is promised; asked once, for <see cref="Claims"/> and <see cref="Outside"/>.</summary>
-    public static List<(string Kind, int Token, Match Match)> Claimed(Speech speech) => Hits(speech, ClaimTypes, []);
+    public static List<(string Kind, int Token, Match Match)> Claimed(Speech speech, RemarkJudge.Judged judged)
+    {
+        var said = Hits(speech, ClaimTypes, []);
+        return Joined(speech, said.Concat(Beside(speech, judged, "claim ", said, [])));
+    }
+
+    /// <summary>What is judged to be a remark and no phrase has found.</summary>
+    /// <param name="said">Remarks of these kinds that phrases have found.</param>
+    /// <param name="others">Remarks of other kinds.</param>
+    private static IEnumerable<(string Kind, int Token, Match Match)> Beside(
+        Speech speech, RemarkJudge.Judged judged, string of, List<(string Kind, int Token, Match Match)> said, List<(string Kind, int Token, Match Match)> others)
+    {
+        const double sameKind = 20, otherKind = 6;
+        bool Near(int token, int other, double within) => Math.Abs(speech.At(token) - speech.At(other)) < within;
+        return judged.Remarks.Where(r => r.Kind.StartsWith(of, StringComparison.Ordinal)).Select(r => (Kind: r.Kind[of.Length..], r.Token, Match.Empty))
+            .Where(r => !said.Exists(s => Near(s.Token, r.Token, s.Kind == r.Kind ? sameKind : otherKind)) && !others.Exists(o => Near(o.Token, r.Token, otherKind)));
+    }
 
     public static ImmutableArray<Claim> Claims(Speech speech, List<(string Kind, int Token, Match Match)> claimed) =>
     [
@@ -71,16 +87,18 @@ internal static partial class FactReader
     private static partial Regex Image();
 
     /// <summary>What is not the class, and for a stretch of it when the class goes on.</summary>
-    public static ImmutableArray<Outside> Outside(Speech speech, IReadOnlyList<Mention> mentions, IReadOnlyList<Mark> marks, List<(string Kind, int Token, Match Match)> claimed) =>
-        [.. Joined(speech, OutsideTold(speech, mentions, claimed)).Where(h => h.Kind != Chat || !Image().IsMatch(speech.Before(h.Token, 9))).Select(h => new Outside(Time(speech, h.Token), h.Kind, speech.Around(h.Token, 4, 12), Until(speech, mentions, marks, h.Token)))];
+    public static ImmutableArray<Outside> Outside(Speech speech, IReadOnlyList<Mention> mentions, IReadOnlyList<Mark> marks, RemarkJudge.Judged judged, List<(string Kind, int Token, Match Match)> claimed) =>
+        [.. Joined(speech, OutsideTold(speech, mentions, judged, claimed)).Where(h => h.Kind != Chat || !Image().IsMatch(speech.Before(h.Token, 9))).Select(h => new Outside(Time(speech, h.Token), h.Kind, speech.Around(h.Token, 4, 12), Until(speech, mentions, marks, h.Token)))];
 
-    /// <summary>Remarks that are known by their words, and stories that are of none of them.</summary>
-    private static IEnumerable<(string Kind, int Token, Match Match)> OutsideTold(Speech speech, IReadOnlyList<Mention> mentions, List<(string Kind, int Token, Match Match)> claimed)
+    /// <summary>Remarks that are known by their words, stories that are of none of them, and what is judged to be one by all its words.</summary>
+    private static IEnumerable<(string Kind, int Token, Match Match)> OutsideTold(
+        Speech speech, IReadOnlyList<Mention> mentions, RemarkJudge.Judged judged, List<(string Kind, int Token, Match Match)> claimed)
     {
         const int oneRemark = 14;
         var hits = Hits(speech, OutsideTypes, mentions);
         var known = hits.Concat(claimed).Select(h => h.Token).ToList();
-        return hits.Concat(StoryReader.Find(speech).Where(t => !known.Exists(k => Math.Abs(k - t) <= oneRemark)).Select(t => (Chat, t, Match.Empty)));
+        var said = hits.Concat(StoryReader.Find(speech).Where(t => !known.Exists(k => Math.Abs(k - t) <= oneRemark)).Select(t => (Chat, t, Match.Empty))).ToList();
+        return said.Concat(Beside(speech, judged, "outside ", said, claimed));
     }
 
     /// <summary>When the class is spoken of again: the next move named, cue given or side called. Null for a remark shorter than <see cref="Stretch"/>.</summary>

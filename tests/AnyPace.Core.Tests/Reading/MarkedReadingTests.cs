@@ -20,7 +20,8 @@ public sealed class MarkedReadingTests
             return (gold, CaptionReader.Read(File.ReadAllBytes(Path.Combine(Root, folder, "captions", gold.Captions))));
         }));
 
-    private static string Root
+    /// <summary>The folder of the project.</summary>
+    internal static string Root
     {
         get
         {

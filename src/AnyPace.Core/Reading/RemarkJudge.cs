@@ -1,0 +1,217 @@
+namespace AnyPace.Core.Reading;
+
+/// <summary>
+/// Tells remarks beside the class by all their words together: for each kind a logistic regression over marked sentences and classes. It knows what nobody wrote a phrase for; the phrases of
+/// <see cref="FactReader"/> know what is rare and certain.
+/// </summary>
+/// <remarks>The weights are in <c>remark-weights.csv</c>, one line a trait; <see cref="RemarkFit"/> makes them anew.</remarks>
+public sealed class RemarkJudge
+{
+    /// <summary>Words looked at together: about a sentence.</summary>
+    public const int Sentence = 14;
+
+    /// <summary>Seconds of silence over which no remark goes on. Shorter ones stand in the middle of many: words before them still say what is talked of.</summary>
+    public const double Parted = 20;
+
+    /// <summary>Seconds of silence that part what is said, to tell when the remark was made.</summary>
+    private const double Pause = 4;
+
+    /// <summary>Log of the odds from which words are a remark of a kind. Where sentences and classes were held back in turn, about here the hits and the false alarms balanced.</summary>
+    private const double Surely = -0.5;
+
+    /// <summary>Log of the odds below which nothing is kept.</summary>
+    public const double Least = -2;
+
+    /// <summary>Seconds between two remarks of one kind, and between two of different kinds.</summary>
+    private const double SameKind = 20;
+    private const double OtherKind = 6;
+
+    /// <summary>The remark is about there, counted in words from the first of the sentence.</summary>
+    private const int Inside = 3;
+
+    private static readonly Lazy<RemarkJudge> Shipped = new(Load);
+
+    private readonly RemarkWeightTable _table;
+    private readonly Dictionary<string, int> _words = [];
+    private readonly Dictionary<(string, string), int> _pairs = [];
+    private readonly int[] _groups;
+    private readonly int[,] _together;
+    private readonly int[][] _rows;
+    private readonly Dictionary<string, int[]> _traits;
+
+    public RemarkJudge(RemarkWeightTable table)
+    {
+        _table = table;
+        var names = RemarkWords.Default.Names;
+        var places = names.Index().ToDictionary(n => n.Item, n => n.Index);
+        _groups = [.. names.Select(_ => -1)];
+        _together = new int[names.Count, names.Count];
+        for (var i = 0; i < _together.Length; i++)
+        {
+            _together[i / names.Count, i % names.Count] = -1;
+        }
+
+        _traits = table.Weights.ToDictionary(w => w.Trait, w => w.Weights);
+        _rows = [.. table.Weights.Select(w => w.Weights)];
+        foreach (var (row, (trait, _)) in table.Weights.Index())
+        {
+            if (trait.StartsWith('#'))
+            {
+                var parts = trait[1..].Split('&');
+                var of = parts.Select(p => places.TryGetValue(p, out var place) ? place : throw new FormatException($"The weights name a group of words '{p}' that there is not.")).ToArray();
+                if (of is [var a, var b])
+                {
+                    _together[a, b] = _together[b, a] = row;
+                }
+                else
+                {
+                    _groups[of[0]] = row;
+                }
+            }
+            else if (trait.Split(' ') is [var first, var second])
+            {
+                _pairs[(first, second)] = row;
+            }
+            else
+            {
+                _words[trait] = row;
+            }
+        }
+    }
+
+    public static RemarkJudge Default => Shipped.Value;
+
+    /// <summary>A remark of a kind.</summary>
+    /// <param name="First">The first word of its sentence.</param>
+    /// <param name="End">The word after its last.</param>
+    /// <param name="Token">Where it is about.</param>
+    public readonly record struct Remark(string Kind, int First, int End, int Token);
+
+    /// <summary>The odds of one kind for words with these traits, in hundredths.</summary>
+    internal int Odds(HashSet<string> traits, int kind) => _table.Base[kind] + traits.Sum(t => _traits.TryGetValue(t, out var weights) ? weights[kind] : 0);
+
+    /// <summary>What is said of every sentence of a speech.</summary>
+    public Judged Judge(Speech speech) => new(this, speech);
+
+    private static RemarkJudge Load()
+    {
+        using var reader = new StreamReader(typeof(RemarkJudge).Assembly.GetManifestResourceStream("reading/remark-weights.csv")!);
+        return new RemarkJudge(RemarkWeightTable.Parse(reader.ReadToEnd()));
+    }
+
+    /// <summary>A speech in which every run of words as long as a sentence was weighed.</summary>
+    public sealed class Judged
+    {
+        private readonly RemarkJudge _judge;
+        private readonly Speech _speech;
+        private readonly int[] _seen;
+        private readonly int[] _sum;
+
+        /// <summary>The runs of words, from one up to another, that are at least a little like a remark of a kind, with the odds in hundredths.</summary>
+        private readonly List<(int First, int End, int Kind, int Odds)> _runs = [];
+
+        internal Judged(RemarkJudge judge, Speech speech)
+        {
+            (_judge, _speech) = (judge, speech);
+            _seen = new int[judge._rows.Length];
+            _sum = [.. judge._table.Base];
+            const int shortest = 5;
+            var groups = speech.Texts.Select(RemarkWords.Default.Of).ToArray();
+            int[] words = [.. speech.Stems.Select(w => judge._words.GetValueOrDefault(w, -1))];
+            int[] pairs = [.. speech.Stems.Zip(speech.Stems.Skip(1), (a, b) => judge._pairs.GetValueOrDefault((a, b), -1))];
+            foreach (var (from, to) in RemarkTraits.Breaths(speech, 0, speech.Tokens.Count, Parted))
+            {
+                var end = from;
+                for (var first = from; first < to; first++)
+                {
+                    while (end < Math.Min(to, first + Sentence))
+                    {
+                        Count(end, Math.Max(first, end - RemarkTraits.Near), end, 1);
+                        end++;
+                    }
+
+                    if (first == from || to - first > shortest)
+                    {
+                        for (var k = 0; k < _sum.Length; k++)
+                        {
+                            if (_sum[k] > Least * 100)
+                            {
+                                _runs.Add((first, end, k, _sum[k]));
+                            }
+                        }
+                    }
+
+                    // Its first word goes out, with all it has to do with.
+                    Count(first, first + 1, Math.Min(end, first + RemarkTraits.Near + 1), -1);
+                }
+            }
+
+            // A word that comes in at the end, or goes out at the start, with the words beside it that are there.
+            void Count(int word, int from, int to, int by)
+            {
+                Row(words[word], by);
+                if (from < to)
+                {
+                    Row(pairs[by > 0 ? word - 1 : word], by);
+                }
+
+                foreach (var group in groups[word])
+                {
+                    Row(judge._groups[group], by);
+                    for (var i = from; i < to; i++)
+                    {
+                        foreach (var other in groups[i])
+                        {
+                            Row(judge._together[group, other], by);
+                        }
+                    }
+                }
+            }
+        }
+
+        private void Row(int row, int by)
+        {
+            if (row < 0)
+            {
+                return;
+            }
+
+            // A trait counts once however often it is there.
+            var before = _seen[row];
+            _seen[row] += by;
+            if (before == 0 || _seen[row] == 0)
+            {
+                var weights = _judge._rows[row];
+                for (var k = 0; k < _sum.Length; k++)
+                {
+                    _sum[k] += by * weights[k];
+                }
+            }
+        }
+
+        /// <summary>What is surely a remark, in the order it is said.</summary>
+        public IReadOnlyList<Remark> Remarks => _remarks ??= Found(Surely);
+
+        private List<Remark>? _remarks;
+
+        /// <summary>The remarks, the surest first taken and none beside it, in the order they are said.</summary>
+        /// <param name="least">Log of the odds, not below <see cref="Least"/>.</param>
+        public List<Remark> Found(double least)
+        {
+            var taken = new List<(double At, int Kind, Remark Remark)>();
+            foreach (var (first, end, kind, _) in _runs.Where(r => r.Odds > least * 100).OrderByDescending(r => r.Odds).ThenBy(r => r.First))
+            {
+                // Silences are where it may have begun: it is in the part that by itself is most like one.
+                var (from, to) = RemarkTraits.Breaths(_speech, first, end, Pause).MaxBy(b => _judge.Odds(RemarkTraits.Of(_speech, b.From, b.To), kind));
+                var token = Math.Min(from + Inside, to - 1);
+                var at = _speech.At(token);
+                if (!taken.Exists(t => Math.Abs(t.At - at) < (t.Kind == kind ? SameKind : OtherKind)))
+                {
+                    taken.Add((at, kind, new Remark(_judge._table.Kinds[kind], first, end, token)));
+                }
+            }
+
+            return [.. taken.Select(t => t.Remark).OrderBy(r => r.Token)];
+        }
+    }
+}
