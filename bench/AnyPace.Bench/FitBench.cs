@@ -12,7 +12,9 @@ internal static class FitBench
         var folders = new Argument<string[]>("folders") { Description = "Folders with captions/ and gold/.", DefaultValueFactory = _ => ["demo", "tests/corpus"] };
         var sentences = new Option<string[]>("--sentences")
         {
-            Description = "Files of marked sentences.", DefaultValueFactory = _ => ["tests/corpus/remarks.txt", "tests/AnyPace.Core.Tests/Reading/remarks.txt"], AllowMultipleArgumentsPerToken = true,
+            Description = "Files of marked sentences.",
+            DefaultValueFactory = _ => ["tests/corpus/remarks.txt", "tests/AnyPace.Core.Tests/Reading/remarks.txt"],
+            AllowMultipleArgumentsPerToken = true,
         };
         var output = new Option<string>("--out") { Description = "The folder to write the tables to.", DefaultValueFactory = _ => "src/AnyPace.Core/Reading" };
         var command = new Command("fit", "Weights of what speaks for a move that is named and for a remark, from marked recordings and sentences. Those kept aside are left out.") { folders, sentences, output };
