@@ -177,6 +177,34 @@ public sealed class StudioTests(Site site) : IClassFixture<Site>
     }
 
     [Fact]
+    public async Task A_remark_is_added_with_the_words_of_the_captions_changed_and_removed()
+    {
+        var (visitor, id, desk) = await DeskAsync();
+        async Task<List<Remark>> Remarks(int version) => [.. Remark.Of((await site.Sessions.VersionAsync(id, version, CancellationToken.None))!.Timeline)];
+        var before = await Remarks(1);
+        await visitor.SubmitAsync(desk, "#remark-form", new() { ["what"] = "Promise|weight loss", ["at"] = "0:30" });
+        var added = Assert.Single((await Remarks(2)).Except(before));
+        Assert.Equal((RemarkKind.Promise, "weight loss", new Seconds(30)), (added.Kind, added.Type, added.At));
+        Assert.NotEmpty(added.Text);
+
+        desk = await visitor.GetAsync($"/studio/desk/{id}?remark={Uri.EscapeDataString(added.Key)}");
+        Assert.Equal("0:30", desk.Page.QuerySelector("#remark-at")!.GetAttribute("value"));
+        var wrong = await visitor.SubmitAsync(desk, "#remark-form", new() { ["what"] = "Caution|pain", ["at"] = "soon", ["text"] = "stop if it hurts" });
+        Assert.Contains("soon", wrong.Page.QuerySelector("#remark-errors")!.TextContent);
+        Assert.Equal("stop if it hurts", wrong.Page.QuerySelector("#remark-text")!.GetAttribute("value"));
+        Assert.Equal(2, (await site.Sessions.FindAsync(id, CancellationToken.None))!.Newest);
+
+        desk = await visitor.GetAsync($"/studio/desk/{id}?remark={Uri.EscapeDataString(added.Key)}");
+        await visitor.SubmitAsync(desk, "#remark-form", new() { ["what"] = "Caution|pain", ["text"] = "stop if it hurts" });
+        var changed = Assert.Single((await Remarks(3)).Except(before));
+        Assert.Equal((RemarkKind.Caution, "pain", "stop if it hurts"), (changed.Kind, changed.Type, changed.Text));
+
+        desk = await visitor.GetAsync($"/studio/desk/{id}");
+        await visitor.SubmitAsync(desk, "#remark-form", new() { ["remark"] = changed.Key }, action: $"/studio/desk/{id}?handler=RemoveRemark");
+        Assert.Equal(before, await Remarks(4));
+    }
+
+    [Fact]
     public async Task A_phase_edge_moves_and_a_wrong_one_is_explained()
     {
         var (visitor, id, desk) = await DeskAsync();

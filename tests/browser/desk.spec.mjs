@@ -84,6 +84,29 @@ test("kit is put right where it is read", async ({ page }) => {
   await expect(page.locator(".kit li", { hasText: "towel" })).toHaveCount(0);
 });
 
+test("what is said beside the moves is put right where it is read", async ({ page }) => {
+  await signIn(page, "odo");
+  await openDraft(page, "Corner Drills");
+  await page.locator(".figures summary", { hasText: "said besides" }).click();
+  await page.locator("#remark-what").selectOption("Promise|spot reduction");
+  await page.locator("#remark-at").fill("later");
+  await page.locator("#remark-text").fill("a waist in a week");
+  await page.getByRole("button", { name: "Add the remark" }).click();
+  await expect(page.locator("#remark-errors")).toContainText('"later" is not a time');
+  await expect(page.locator("#remark-text")).toHaveValue("a waist in a week");
+  await page.locator("#remark-at").fill("1:10");
+  await page.getByRole("button", { name: "Add the remark" }).click();
+  await expect(page.locator(".remarks li", { hasText: "a waist in a week" })).toContainText("1:10 spot reduction");
+  await expect(page.locator("#findings")).toContainText("a waist in a week");
+  await page.getByRole("link", { name: "Change spot reduction at 1:10" }).click();
+  await expect(page.locator("#remark-at")).toHaveValue("1:10");
+  await page.locator("#remark-what").selectOption("Aside|advert");
+  await page.getByRole("button", { name: "Save the remark" }).click();
+  await expect(page.locator(".remarks li", { hasText: "a waist in a week" })).toContainText("advert");
+  await page.getByRole("button", { name: "Remove advert at 1:10" }).click();
+  await expect(page.locator(".remarks li", { hasText: "a waist in a week" })).toHaveCount(0);
+});
+
 test("two people from one version meet on a page that shows both", async ({ browser, page }) => {
   await signIn(page, "ines");
   await openDraft(page);

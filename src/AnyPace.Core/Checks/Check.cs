@@ -215,7 +215,7 @@ public static partial class Check
 
     private static IEnumerable<Finding> Claims(Timeline timeline) => timeline.Claims.Select(c => new Finding(
         c.Type == "body shaming" ? "body-talk" : "promise", Severity.Problem, c.At, $"{Capital(c.Type)}: \"{c.Text}\".",
-        "Do not repeat it in the description; consider cutting it from the recording."));
+        "Do not repeat it in the description; consider cutting it from the recording. If it is none, take it out under \"said besides\"."));
 
     private static IEnumerable<Finding> Outside(Timeline timeline) => timeline.Outside
         .Where(o => o.Type is "advert" or "brand or product" or "social media" or "self-promotion")

@@ -7,12 +7,9 @@ namespace AnyPace.Core.Reading;
 /// <summary>Makes the weights of <see cref="RemarkJudge"/> from marked sentences and marked classes. The same give the same weights.</summary>
 public static class RemarkFit
 {
-    /// <summary>The kinds told by their words, as a marked sentence names them.</summary>
+    /// <summary>The kinds told by their words, as a marked sentence names them: "claim calories".</summary>
     public static readonly ImmutableArray<string> Kinds =
-    [
-        "claim calories", "claim weight loss", "claim fat burning", "claim spot reduction", "claim medical benefit", "claim result promise", "claim body shaming",
-        "outside self-promotion", "outside social media", "outside advert", "outside brand or product", "outside other person", "outside off-topic chat",
-    ];
+        [.. Remark.Types(RemarkKind.Promise).Select(t => "claim " + t), .. Remark.Types(RemarkKind.Aside).Select(t => "outside " + t)];
 
     /// <summary>What a weight costs: the larger, the less a trait that is seldom seen may say.</summary>
     private const double Ridge = 1.5;

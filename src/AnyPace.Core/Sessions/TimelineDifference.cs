@@ -32,7 +32,7 @@ public static class TimelineDifference
             lines.Add((Seconds.Zero, $"phases: {Phases(from)} became {Phases(to)}"));
         }
 
-        return [.. lines.OrderBy(l => l.At).Select(l => l.Text), .. Kit(from, to)];
+        return [.. lines.OrderBy(l => l.At).Select(l => l.Text), .. Kit(from, to), .. Remarks(from, to)];
     }
 
     private static IEnumerable<string> Kit(Timeline from, Timeline to)
@@ -55,6 +55,15 @@ public static class TimelineDifference
             yield return $"kit: removed {Say(item)}";
         }
     }
+
+    private static IEnumerable<string> Remarks(Timeline from, Timeline to)
+    {
+        var (before, after) = (Remark.Of(from), Remark.Of(to));
+        return after.Except(before).Select(r => (r.At, Text: $"added {Say(r)}")).Concat(before.Except(after).Select(r => (r.At, Text: $"removed {Say(r)}")))
+            .OrderBy(l => l.At).Select(l => l.Text);
+    }
+
+    private static string Say(Remark remark) => $"{remark.Kind.ToString().ToLowerInvariant()}, {remark.Type}, at {remark.At}: \"{remark.Text}\"";
 
     private static string Say(KitItem item) =>
         $"{item.Item}{(item.Count is { } n ? $" × {n}" : "")}, {item.Need.ToString().ToLowerInvariant()}{(item.Load is { } load ? $", {load}" : "")}{(item.For is { } instead ? $" for {instead}" : "")}";

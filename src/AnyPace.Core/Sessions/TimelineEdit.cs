@@ -5,7 +5,7 @@ namespace AnyPace.Core.Sessions;
 /// <summary>A correction that can't be made; the message says what and why, for the person who typed it.</summary>
 public sealed class TimelineEditException(string field, string message) : Exception(message)
 {
-    /// <summary>Which part of the correction is at fault: move, start, end, reps, bout, edge, item, count, load, instead.</summary>
+    /// <summary>Which part of the correction is at fault: move, start, end, reps, bout, edge, item, count, load, instead, remark, type, at, text.</summary>
     public string Field { get; } = field;
 }
 
@@ -112,6 +112,62 @@ public static class TimelineEdit
     public static Timeline RemoveKit(Timeline timeline, string item) => timeline.Kit.Any(k => k.Item == item)
         ? timeline with { Kit = timeline.Kit.RemoveAll(k => k.Item == item || k.For == item) }
         : throw new TimelineEditException("item", $"\"{item}\" is no longer in the kit.");
+
+    /// <summary>Adds a remark, or puts another in the place of one that was read. What is known of it besides (a figure, how long it goes on, the move) stays where its kind does.</summary>
+    /// <param name="key">The remark to change; null for a new one.</param>
+    /// <exception cref="TimelineEditException">The values can't stand, or the remark to change is gone.</exception>
+    public static Timeline PutRemark(Timeline timeline, string? key, Remark remark)
+    {
+        const int longest = 200;
+        if (!Remark.Types(remark.Kind).Contains(remark.Type))
+        {
+            throw new TimelineEditException("type", $"\"{remark.Type}\" is no type of {remark.Kind.ToString().ToLowerInvariant()}.");
+        }
+
+        if (remark.At < Seconds.Zero || remark.At > timeline.Recorded)
+        {
+            throw new TimelineEditException("at", $"{remark.At} does not lie in the recording, which ends at {timeline.Recorded}.");
+        }
+
+        if (remark.Text.Length is 0 or > longest)
+        {
+            throw new TimelineEditException("text", $"Write what is said, in at most {longest} characters.");
+        }
+
+        if (remark.Key != key && Remark.Of(timeline).Any(r => r.Key == remark.Key))
+        {
+            throw new TimelineEditException("at", $"There is a remark of that type at {remark.At} already.");
+        }
+
+        var rest = key is null ? timeline : RemoveRemark(timeline, key);
+        var old = key is null ? null : Remark.Of(timeline).First(r => r.Key == key);
+        switch (remark.Kind)
+        {
+            case RemarkKind.Promise:
+                var figure = timeline.Claims.FirstOrDefault(c => old is { Kind: RemarkKind.Promise } && c.At == old.At && c.Type == old.Type)?.Figure;
+                return rest with { Claims = [.. rest.Claims.Append(new Claim(remark.At, remark.Type, figure, remark.Text)).OrderBy(c => c.At)] };
+            case RemarkKind.Aside:
+                var until = timeline.Outside.FirstOrDefault(o => old is { Kind: RemarkKind.Aside } && o.At == old.At && o.Type == old.Type)?.Until;
+                return rest with { Outside = [.. rest.Outside.Append(new Outside(remark.At, remark.Type, remark.Text, until > remark.At ? until : null)).OrderBy(o => o.At)] };
+            case RemarkKind.Caution:
+                return rest with { Cautions = [.. rest.Cautions.Append(new Caution(remark.At, remark.Type, remark.Text)).OrderBy(c => c.At)] };
+            default:
+                var direction = remark.Type == "easier" ? OptionDirection.Easier : OptionDirection.Harder;
+                var option = timeline.Options.FirstOrDefault(o => old is { Kind: RemarkKind.Option } && o.At == old.At)
+                    ?? new Option(remark.At, direction, timeline.Bouts.LastOrDefault(b => b.Span.Start <= remark.At)?.MoveId, null, remark.Text);
+                return rest with { Options = [.. rest.Options.Append(option with { At = remark.At, Direction = direction, Text = remark.Text }).OrderBy(o => o.At)] };
+        }
+    }
+
+    /// <exception cref="TimelineEditException">No such remark.</exception>
+    public static Timeline RemoveRemark(Timeline timeline, string key) => Remark.Of(timeline).FirstOrDefault(r => r.Key == key) switch
+    {
+        null => throw new TimelineEditException("remark", "That remark is no longer there."),
+        { Kind: RemarkKind.Promise } r => timeline with { Claims = timeline.Claims.RemoveAll(c => c.At == r.At && c.Type == r.Type) },
+        { Kind: RemarkKind.Aside } r => timeline with { Outside = timeline.Outside.RemoveAll(o => o.At == r.At && o.Type == r.Type) },
+        { Kind: RemarkKind.Caution } r => timeline with { Cautions = timeline.Cautions.RemoveAll(c => c.At == r.At && c.Topic == r.Type) },
+        { } r => timeline with { Options = timeline.Options.RemoveAll(o => o.At == r.At && o.Direction.ToString().Equals(r.Type, StringComparison.OrdinalIgnoreCase)) },
+    };
 
     private static Bout Find(Timeline timeline, string id) =>
         timeline.Bouts.FirstOrDefault(b => b.Id == id) ?? throw new TimelineEditException("bout", "That bout is no longer there.");

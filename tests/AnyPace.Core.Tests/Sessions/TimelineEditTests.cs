@@ -125,4 +125,70 @@ public sealed class TimelineEditTests
     [InlineData("mat", KitNeed.Substitute, null, null, "mat", "instead")]
     public void Kit_that_can_not_stand_says_which_part(string item, KitNeed need, int? count, string? load, string? instead, string field) =>
         Assert.Equal(field, Assert.Throws<TimelineEditException>(() => TimelineEdit.PutKit(Class with { Kit = [Make.Kit("mat")] }, item, need, count, load, instead)).Field);
+
+    private static readonly Timeline Talked = Class with
+    {
+        Claims = [new Claim(new Seconds(30.4), "calories", 400, "that's 400 calories")],
+        Outside = [new Outside(new Seconds(40), "off-topic chat", "my dog came in", new Seconds(70))],
+        Cautions = [new Caution(new Seconds(20), "knees", "mind your knees")],
+        Options = [new Option(new Seconds(25), OptionDirection.Easier, "squat", "march", "or just march")],
+    };
+
+    private static string Key(Timeline timeline, RemarkKind kind) => Remark.Of(timeline).First(r => r.Kind == kind).Key;
+
+    [Fact]
+    public void Remarks_of_all_lists_are_told_in_the_order_they_are_said() =>
+        Assert.Equal(
+            [(RemarkKind.Caution, "knees"), (RemarkKind.Option, "easier"), (RemarkKind.Promise, "calories"), (RemarkKind.Aside, "off-topic chat")],
+            Remark.Of(Talked).Select(r => (r.Kind, r.Type)));
+
+    [Theory]
+    [InlineData(RemarkKind.Promise)]
+    [InlineData(RemarkKind.Aside)]
+    [InlineData(RemarkKind.Caution)]
+    [InlineData(RemarkKind.Option)]
+    public void A_remark_is_removed_and_no_other(RemarkKind kind)
+    {
+        var after = TimelineEdit.RemoveRemark(Talked, Key(Talked, kind));
+        Assert.Equal(Remark.Of(Talked).Where(r => r.Kind != kind), Remark.Of(after));
+        Assert.Equal("remark", Assert.Throws<TimelineEditException>(() => TimelineEdit.RemoveRemark(after, Key(Talked, kind))).Field);
+    }
+
+    [Fact]
+    public void A_remark_is_changed_within_its_kind_with_all_that_is_known_of_it_kept()
+    {
+        var promise = Assert.Single(TimelineEdit.PutRemark(Talked, Key(Talked, RemarkKind.Promise), new Remark(RemarkKind.Promise, "fat burning", new Seconds(31), "melt that fat")).Claims);
+        Assert.Equal(("fat burning", new Seconds(31), 400), (promise.Type, promise.At, promise.Figure));
+        Assert.Equal(new Seconds(70), Assert.Single(TimelineEdit.PutRemark(Talked, Key(Talked, RemarkKind.Aside), new Remark(RemarkKind.Aside, "other person", new Seconds(40), "my dog")).Outside).Until);
+        Assert.Null(Assert.Single(TimelineEdit.PutRemark(Talked, Key(Talked, RemarkKind.Aside), new Remark(RemarkKind.Aside, "other person", new Seconds(75), "my dog")).Outside).Until);
+        var option = Assert.Single(TimelineEdit.PutRemark(Talked, Key(Talked, RemarkKind.Option), new Remark(RemarkKind.Option, "harder", new Seconds(26), "or jump")).Options);
+        Assert.Equal((OptionDirection.Harder, "squat", "march", "or jump"), (option.Direction, option.MoveId, option.Instead, option.Text));
+    }
+
+    [Fact]
+    public void A_remark_taken_for_another_kind_changes_lists()
+    {
+        var after = TimelineEdit.PutRemark(Talked, Key(Talked, RemarkKind.Promise), new Remark(RemarkKind.Caution, "medical", new Seconds(30), "see a doctor"));
+        Assert.Empty(after.Claims);
+        Assert.Equal(["knees", "medical"], after.Cautions.Select(c => c.Topic));
+        Assert.Contains(TimelineDifference.Lines(Talked, after, id => id), l => l == "removed promise, calories, at 0:30: \"that's 400 calories\"");
+        Assert.Contains(TimelineDifference.Lines(Talked, after, id => id), l => l == "added caution, medical, at 0:30: \"see a doctor\"");
+    }
+
+    [Fact]
+    public void An_option_that_is_added_is_of_the_move_under_way()
+    {
+        var bout = Class.Bouts[0];
+        var after = TimelineEdit.PutRemark(Class, null, new Remark(RemarkKind.Option, "easier", bout.Span.Start + new Seconds(1), "hold the wall"));
+        Assert.Equal(bout.MoveId, Assert.Single(after.Options).MoveId);
+    }
+
+    [Theory]
+    [InlineData(RemarkKind.Promise, "knees", 10, "said", "type")]
+    [InlineData(RemarkKind.Caution, "knees", -1, "said", "at")]
+    [InlineData(RemarkKind.Caution, "knees", 99999, "said", "at")]
+    [InlineData(RemarkKind.Caution, "knees", 10, "", "text")]
+    [InlineData(RemarkKind.Caution, "knees", 20, "said", "at")]
+    public void A_remark_that_can_not_stand_says_which_part(RemarkKind kind, string type, double at, string text, string field) =>
+        Assert.Equal(field, Assert.Throws<TimelineEditException>(() => TimelineEdit.PutRemark(Talked, null, new Remark(kind, type, new Seconds(at), text))).Field);
 }

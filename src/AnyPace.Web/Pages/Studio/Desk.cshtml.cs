@@ -21,13 +21,18 @@ public sealed record BoutFields(string? Bout, string? Move, string? Start, strin
 /// <summary>What is typed to add an item of kit or to change one.</summary>
 public sealed record KitFields(string? Item, KitNeed Need, string? Count, string? Load, string? Instead);
 
+/// <summary>What is typed to add a remark or to change one.</summary>
+/// <param name="Remark">The key of the one to change; empty for a new one.</param>
+/// <param name="What">Kind and type: "Promise|weight loss".</param>
+public sealed record RemarkFields(string? Remark, string? What, string? At, string? Text);
+
 /// <summary>Two people saved from the same version: what the other did, and what was tried here.</summary>
 public sealed record Clash(TimelineVersion Theirs, IReadOnlyList<string> TheirLines, string Mine, string Handler, IReadOnlyDictionary<string, string> Fields);
 
 /// <summary>Everything the desk shows; the whole page and its swapped part use the same.</summary>
 public sealed record DeskView(
     SessionRecord Session, TimelineVersion Version, SessionMeasures Measures, IReadOnlyList<Finding> Findings, IReadOnlyList<Cue> Cues,
-    Bout? Selected, BoutFields Fields, KitFields? Kit, bool OnKit, bool Adding, IReadOnlyDictionary<string, string> Errors, Clash? Clash, IReadOnlyList<TimelineVersion> History, string? Done,
+    Bout? Selected, BoutFields Fields, KitFields? Kit, bool OnKit, RemarkFields? Remark, bool Adding, IReadOnlyDictionary<string, string> Errors, Clash? Clash, IReadOnlyList<TimelineVersion> History, string? Done,
     IReadOnlyDictionary<string, Decision> Decisions, IReadOnlyList<Explanation> Why, MassUnit Unit)
 {
     /// <summary>What nobody has decided on yet, and decisions that a change of the timeline brought back.</summary>
@@ -55,6 +60,7 @@ public sealed class DeskModel(
     private Clash? _clash;
     private KitFields? _kit;
     private bool _onKit;
+    private RemarkFields? _remark;
     private string? _done;
 
     [BindProperty(SupportsGet = true)]
@@ -66,7 +72,16 @@ public sealed class DeskModel(
 
     public DeskView View { get; private set; } = null!;
 
-    public async Task<IActionResult> OnGetAsync(string? bout, bool add, CancellationToken stop) => await ShowAsync(bout, null, add, stop);
+    /// <param name="remark">The key of a remark to change.</param>
+    public async Task<IActionResult> OnGetAsync(string? bout, bool add, string? remark, CancellationToken stop)
+    {
+        if (remark is not null && await sessions.VersionAsync(Id, null, stop) is { } version && Remark.Of(version.Timeline).FirstOrDefault(r => r.Key == remark) is { } chosen)
+        {
+            _remark = new RemarkFields(remark, $"{chosen.Kind}|{chosen.Type}", chosen.At.Clock(), chosen.Text);
+        }
+
+        return await ShowAsync(bout, null, add, stop);
+    }
 
     public Task<IActionResult> OnPostCorrectAsync(BoutFields fields, CancellationToken stop) =>
         ChangeBoutAsync(fields, "Correct", (timeline, move, span, reps) => (TimelineEdit.CorrectBout(timeline, fields.Bout ?? "", move, span, fields.Side, reps), fields.Bout), stop);
@@ -129,6 +144,52 @@ public sealed class DeskModel(
         _onKit = true;
         return ChangeAsync("RemoveKit", new() { ["item"] = item ?? "" }, $"Remove {item} from the kit", null, timeline => (TimelineEdit.RemoveKit(timeline, item ?? ""), null), stop, "kit");
     }
+
+    /// <summary>A remark is added, or another kind, time or wording put in the place of one that was read. Without a text, what the captions have there is taken.</summary>
+    public async Task<IActionResult> OnPostRemarkAsync(RemarkFields fields, CancellationToken stop)
+    {
+        _remark = fields;
+        var cues = await sessions.FindAsync(Id, stop) is null ? [] : await CuesAsync(stop);
+        var form = new Dictionary<string, string> { ["remark"] = fields.Remark ?? "", ["what"] = fields.What ?? "", ["at"] = fields.At ?? "", ["text"] = fields.Text ?? "" };
+        return await ChangeAsync(
+            "Remark", form, $"Remark at {fields.At}: {fields.What?.Replace("|", ", ", StringComparison.Ordinal).ToLowerInvariant()}", null,
+            timeline =>
+            {
+                if (fields.What?.Split('|') is not [var name, var type] || !Enum.TryParse<RemarkKind>(name, out var kind))
+                {
+                    throw new TimelineEditException("type", "Say what kind of remark it is.");
+                }
+
+                if (!Seconds.TryParseClock(fields.At, out var at))
+                {
+                    throw new TimelineEditException("at", $"\"{fields.At}\" is not a time; write m:ss.");
+                }
+
+                // The clock shows whole seconds: a time that nobody changed is kept as it was read.
+                var old = Remark.Of(timeline).FirstOrDefault(r => r.Key == fields.Remark);
+                var key = string.IsNullOrEmpty(fields.Remark) ? null : fields.Remark;
+                var text = string.IsNullOrWhiteSpace(fields.Text) ? SaidAt(cues, at) : fields.Text.Trim();
+                return (TimelineEdit.PutRemark(timeline, key, new Remark(kind, type, old?.At.Clock() == at.Clock() ? old.At : at, text)), null);
+            },
+            stop, "remark");
+    }
+
+    public Task<IActionResult> OnPostRemoveRemarkAsync(string? remark, CancellationToken stop)
+    {
+        _remark = new RemarkFields(null, null, null, null);
+        return ChangeAsync("RemoveRemark", new() { ["remark"] = remark ?? "" }, "Remove a remark", null, timeline => (TimelineEdit.RemoveRemark(timeline, remark ?? ""), null), stop, "remark");
+    }
+
+    /// <summary>What the captions have around a moment, for a remark that was added by its time only.</summary>
+    private static string SaidAt(IReadOnlyList<Cue> cues, Seconds at)
+    {
+        const int longest = 200;
+        var (from, to) = (at - new Seconds(2), at + new Seconds(6));
+        var words = string.Join(' ', cues.Where(c => c.End > from && c.Start < to).Select(c => c.Text));
+        return words.Length <= longest ? words : words[..longest];
+    }
+
+    private async Task<IReadOnlyList<Cue>> CuesAsync(CancellationToken stop) => CaptionCleaner.Clean(CaptionReader.Read(await sessions.CaptionsAsync(Id, stop)).Cues);
 
     /// <summary>Goes back by saving an earlier version anew, so that the way back can be undone too.</summary>
     public async Task<IActionResult> OnPostRestoreAsync(int version, CancellationToken stop)
@@ -359,18 +420,21 @@ public sealed class DeskModel(
         var timeline = version.Timeline;
         var selected = timeline.Bouts.FirstOrDefault(b => b.Id == bout) ?? timeline.Bouts.FirstOrDefault(b => b.Doubtful) ?? timeline.Bouts.FirstOrDefault();
         var measures = Measure.All(timeline, lexicon, settings);
-        var cues = CaptionCleaner.Clean(CaptionReader.Read(await sessions.CaptionsAsync(Id, stop)).Cues);
+        var cues = await CuesAsync(stop);
         var shown = adding
             ? new BoutFields(null, null, selected?.Span.End.Clock(), null, Side.Both, null)
             : new BoutFields(
                 selected?.Id, selected is null ? null : lexicon[selected.MoveId].Name, selected?.Span.Start.Clock(), selected?.Span.End.Clock(), selected?.Side ?? Side.Both,
                 selected?.Reps is { } r ? r.Low == r.High ? $"{r.Low}" : $"{r.Low}-{r.High}" : null);
         View = new DeskView(
-            session, version, measures, Check.All(timeline, lexicon, measures), cues, selected, fields ?? shown, _errors.ContainsKey("kit") ? _kit : null, _onKit, adding || timeline.Bouts.IsEmpty, _errors, _clash,
+            session, version, measures, Check.All(timeline, lexicon, measures), cues, selected, fields ?? shown, _errors.ContainsKey("kit") ? _kit : null, _onKit, Saved("remark") ? new RemarkFields(null, null, null, null) : _remark, adding || timeline.Bouts.IsEmpty, _errors, _clash,
             await sessions.HistoryAsync(Id, stop), _done ?? TempData["Done"] as string,
             (await decisions.OfAsync(Id, stop)).ToDictionary(d => d.Fingerprint), Explain.All(timeline, lexicon, measures, Pace.AsLed), (await profiles.FindAsync(User.AccountId(), stop)).Unit);
         return IsSwap ? Partial("Studio/_Desk", View) : Page();
     }
+
+    /// <summary>True where a form was sent and nothing stood in its way: it is shown empty, for the next.</summary>
+    private bool Saved(string form) => Request.Method == "POST" && _remark is not null && !_errors.ContainsKey(form) && _clash is null;
 
     /// <summary>By name, id, or any alias.</summary>
     private Move? FindMove(string? text)

@@ -73,6 +73,13 @@ document.addEventListener("htmx:beforeSwap", (event) => {
   );
 });
 
+// What is put right beside the timeline stays in sight: the page is drawn anew, and would else jump to its end.
+document.addEventListener("htmx:beforeSwap", (event) => {
+  if (event.detail.target.id !== "desk" || !event.detail.requestConfig.elt.closest(".figures")) return;
+  const top = window.scrollY;
+  document.addEventListener("htmx:afterSettle", () => window.scrollTo(0, top), { once: true });
+});
+
 // A number that was followed here opens to its sum.
 const opened = location.hash.startsWith("#why-") && document.getElementById(location.hash.slice(1));
 if (opened) {
