@@ -115,7 +115,12 @@ public static class Tokenizer
             var token = tokens[i];
             var before = said.Count > 0 ? said[^1].Text : "";
             var after = i + 1 < tokens.Count && !token.Pauses ? tokens[i + 1].Text : "";
-            if (after.Length > 0 && WrittenForms.IsOne(token.Text, after))
+            if (said.Count > 0 && Fillers.Length(before, token.Text, after, i + 2 < tokens.Count ? tokens[i + 2].Text : "") is > 0 and var filler)
+            {
+                i += filler - 1;
+                said[^1] = said[^1] with { Stops = said[^1].Stops || tokens[i].Stops, Pauses = said[^1].Pauses || tokens[i].Pauses };
+            }
+            else if (after.Length > 0 && WrittenForms.IsOne(token.Text, after))
             {
                 said.Add(As(tokens[++i] with { At = token.At, Cue = token.Cue }, token.Text + after));
             }
