@@ -33,9 +33,12 @@ internal static class MentionWeights
     internal static void TakeBack(Speech speech, List<Mention> mentions)
     {
         const double reach = 30;
+        const int named = 5;
         for (var i = 0; i < mentions.Count; i++)
         {
-            if (!RoleReader.IsTakenBack(speech, mentions[i].Token, mentions[i].Length))
+            var (token, length) = (mentions[i].Token, mentions[i].Length);
+            if (!RoleReader.IsTakenBack(speech, token, length)
+                || (RoleReader.IsMeantOtherwise(speech, token, length) && !mentions.Exists(m => m.Token >= token + length && m.Token <= token + length + named && m.Move.Id != mentions[i].Move.Id)))
             {
                 continue;
             }

@@ -93,6 +93,9 @@ internal static partial class RoleReader
     public static bool IsTakenBack(Speech speech, int token, int length) =>
         ISaid().IsMatch(speech.Before(token, 4)) || Correction().IsMatch(speech.After(token + length, 5));
 
+    /// <summary>True where "I mean" follows a name: it takes it back only where another is named then ("rows, I mean presses"); else it says nothing.</summary>
+    public static bool IsMeantOtherwise(Speech speech, int token, int length) => Meant().IsMatch(speech.After(token + length, 3));
+
     /// <summary>True where the class as a whole is said to be without jumps.</summary>
     public static bool SaysQuiet(Speech speech)
     {
@@ -424,4 +427,7 @@ internal static partial class RoleReader
 
     [GeneratedRegex(@"^([\w']+ )?(sorry(?! (in advance|not sorry|about|to|if|i (said|got|forgot|had|was|know|keep|have)|i'm|i've|for|guys|everyone|everybody|neighbou?rs?|knees|legs|love|folks))|no wait|wait no|i mean|i meant|i lied|actually no|(i'm )?(just |only )?(kidding|joking))\b", Options)]
     private static partial Regex Correction();
+
+    [GeneratedRegex(@"^([\w']+ )?i mean\b", Options)]
+    private static partial Regex Meant();
 }
