@@ -58,7 +58,7 @@ internal static partial class FactReader
     public static List<(string Kind, int Token, Match Match)> Claimed(Speech speech, RemarkJudge.Judged judged)
     {
         var said = Hits(speech, ClaimTypes, []);
-        return Joined(speech, said.Concat(Beside(speech, judged, "claim ", said, [])));
+        return Joined(speech, said.Concat(Beside(speech, judged, RemarkFit.Claim, said, [])));
     }
 
     /// <summary>What is judged to be a remark and no phrase has found.</summary>
@@ -98,7 +98,7 @@ internal static partial class FactReader
         var hits = Hits(speech, OutsideTypes, mentions);
         var known = hits.Concat(claimed).Select(h => h.Token).ToList();
         var said = hits.Concat(StoryReader.Find(speech).Where(t => !known.Exists(k => Math.Abs(k - t) <= oneRemark)).Select(t => (Chat, t, Match.Empty))).ToList();
-        return said.Concat(Beside(speech, judged, "outside ", said, claimed));
+        return said.Concat(Beside(speech, judged, RemarkFit.Outside, said, claimed));
     }
 
     /// <summary>When the class is spoken of again: the next move named, cue given or side called. Null for a remark shorter than <see cref="Stretch"/>.</summary>

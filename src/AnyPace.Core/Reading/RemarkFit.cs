@@ -7,9 +7,13 @@ namespace AnyPace.Core.Reading;
 /// <summary>Makes the weights of <see cref="RemarkJudge"/> from marked sentences and marked classes. The same give the same weights.</summary>
 public static class RemarkFit
 {
+    /// <summary>What a marked promise, and what a marked aside, begins with.</summary>
+    internal const string Claim = "claim ";
+    internal const string Outside = "outside ";
+
     /// <summary>The kinds told by their words, as a marked sentence names them: "claim calories".</summary>
     public static readonly ImmutableArray<string> Kinds =
-        [.. Remark.Types(RemarkKind.Promise).Select(t => "claim " + t), .. Remark.Types(RemarkKind.Aside).Select(t => "outside " + t)];
+        [.. Remark.Types(RemarkKind.Promise).Select(t => Claim + t), .. Remark.Types(RemarkKind.Aside).Select(t => Outside + t)];
 
     /// <summary>What a weight costs: the larger, the less a trait that is seldom seen may say.</summary>
     private const double Ridge = 1.5;
@@ -39,7 +43,7 @@ public static class RemarkFit
         internal Speech Speech { get; } = new(file.Cues);
 
         internal IReadOnlyList<(double At, string Kind)> Remarks { get; } =
-            [.. (gold.Claims ?? []).Select(c => (c.At, "claim " + c.Kind)), .. (gold.Outside ?? []).Select(o => (o.At, "outside " + o.Kind))];
+            [.. (gold.Claims ?? []).Select(c => (c.At, Claim + c.Kind)), .. (gold.Outside ?? []).Select(o => (o.At, Outside + o.Kind))];
 
         internal bool IsPlain(double at) => !Remarks.Any(r => at > r.At - Before && at < r.At + After);
     }
@@ -63,7 +67,7 @@ public static class RemarkFit
                 HashSet<string> Sentence(int first) => RemarkTraits.Of(speech, first, Math.Min(to, first + RemarkJudge.Sentence));
                 bool Inside(int token) => token >= from && token < to;
                 examples.AddRange(marked.Remarks.Select(r => (r.Kind, First: speech.Tokens.Count(t => t.At < r.At - roughly))).Where(r => Inside(r.First)).Select(r => (Kinds.IndexOf(r.Kind), Sentence(r.First))));
-                for (var first = from; first == from || first + RemarkJudge.Sentence <= to; first += RemarkJudge.Sentence / 2)
+                for (var first = from; first == from || first + RemarkJudge.Sentence <= to; first += RemarkJudge.Sentence / 4)
                 {
                     if (marked.IsPlain(speech.At(first)))
                     {

@@ -16,8 +16,12 @@ public sealed class RemarkJudge
     /// <summary>Seconds of silence that part what is said, to tell when the remark was made.</summary>
     private const double Pause = 4;
 
-    /// <summary>Log of the odds from which words are a remark of a kind. Where sentences and classes were held back in turn, about here the hits and the false alarms balanced.</summary>
-    private const double Surely = -0.5;
+    /// <summary>
+    /// Log of the odds from which words are an aside, and from which a promise: what a studio is told not to repeat should be one. Where sentences and classes were held back in turn, hits and false alarms
+    /// balanced about here.
+    /// </summary>
+    private const double AsideFrom = -0.5;
+    private const double PromiseFrom = 0.5;
 
     /// <summary>Log of the odds below which nothing is kept.</summary>
     public const double Least = -2;
@@ -190,16 +194,19 @@ public sealed class RemarkJudge
         }
 
         /// <summary>What is surely a remark, in the order it is said.</summary>
-        public IReadOnlyList<Remark> Remarks => _remarks ??= Found(Surely);
+        public IReadOnlyList<Remark> Remarks => _remarks ??= Found(kind => kind.StartsWith(RemarkFit.Claim, StringComparison.Ordinal) ? PromiseFrom : AsideFrom);
 
         private List<Remark>? _remarks;
 
         /// <summary>The remarks, the surest first taken and none beside it, in the order they are said.</summary>
         /// <param name="least">Log of the odds, not below <see cref="Least"/>.</param>
-        public List<Remark> Found(double least)
+        public List<Remark> Found(double least) => Found(_ => least);
+
+        private List<Remark> Found(Func<string, double> least)
         {
+            double[] bounds = [.. _judge._table.Kinds.Select(k => least(k) * 100)];
             var taken = new List<(double At, int Kind, Remark Remark)>();
-            foreach (var (first, end, kind, _) in _runs.Where(r => r.Odds > least * 100).OrderByDescending(r => r.Odds).ThenBy(r => r.First))
+            foreach (var (first, end, kind, _) in _runs.Where(r => r.Odds > bounds[r.Kind]).OrderByDescending(r => r.Odds).ThenBy(r => r.First))
             {
                 // Silences are where it may have begun: it is in the part that by itself is most like one.
                 var (from, to) = RemarkTraits.Breaths(_speech, first, end, Pause).MaxBy(b => _judge.Odds(RemarkTraits.Of(_speech, b.From, b.To), kind));
