@@ -75,6 +75,16 @@ public sealed class MarkedReadingTests
     }
 
     [Theory]
+    [InlineData(false, 0.78, 0.85)]
+    [InlineData(true, 0.64, 0.74)]
+    public void Promises_and_asides_are_found_at_least_this_well(bool aside, double precision, double recall)
+    {
+        var both = Of(aside).SelectMany(s => new[] { s.Claims, s.Outside }).OfType<Tally>().Aggregate((a, b) => a + b);
+        Assert.InRange(both.Precision, precision, 1);
+        Assert.InRange(both.Recall, recall, 1);
+    }
+
+    [Theory]
     [InlineData(false)]
     [InlineData(true)]
     public void What_is_said_to_be_surer_is_right_more_often(bool aside)
