@@ -67,10 +67,9 @@ internal static partial class FactReader
     private static IEnumerable<(string Kind, int Token, Match Match)> Beside(
         Speech speech, RemarkJudge.Judged judged, string of, List<(string Kind, int Token, Match Match)> said, List<(string Kind, int Token, Match Match)> others)
     {
-        const double sameKind = 20, otherKind = 6;
         bool Near(int token, int other, double within) => Math.Abs(speech.At(token) - speech.At(other)) < within;
         return judged.Remarks.Where(r => r.Kind.StartsWith(of, StringComparison.Ordinal)).Select(r => (Kind: r.Kind[of.Length..], r.Token, Match.Empty))
-            .Where(r => !said.Exists(s => Near(s.Token, r.Token, s.Kind == r.Kind ? sameKind : otherKind)) && !others.Exists(o => Near(o.Token, r.Token, otherKind)));
+            .Where(r => !said.Exists(s => Near(s.Token, r.Token, s.Kind == r.Kind ? RemarkJudge.SameKind : RemarkJudge.OtherKind)) && !others.Exists(o => Near(o.Token, r.Token, RemarkJudge.OtherKind)));
     }
 
     public static ImmutableArray<Claim> Claims(Speech speech, List<(string Kind, int Token, Match Match)> claimed) =>

@@ -27,8 +27,8 @@ public sealed class RemarkJudge
     public const double Least = -2;
 
     /// <summary>Seconds between two remarks of one kind, and between two of different kinds.</summary>
-    private const double SameKind = 20;
-    private const double OtherKind = 6;
+    internal const double SameKind = 20;
+    internal const double OtherKind = 6;
 
     /// <summary>The remark is about there, counted in words from the first of the sentence.</summary>
     private const int Inside = 3;
@@ -89,7 +89,7 @@ public sealed class RemarkJudge
     /// <param name="First">The first word of its sentence.</param>
     /// <param name="End">The word after its last.</param>
     /// <param name="Token">Where it is about.</param>
-    public readonly record struct Remark(string Kind, int First, int End, int Token);
+    public readonly record struct Told(string Kind, int First, int End, int Token);
 
     /// <summary>The odds of one kind for words with these traits, in hundredths.</summary>
     internal int Odds(HashSet<string> traits, int kind) => _table.Base[kind] + traits.Sum(t => _traits.TryGetValue(t, out var weights) ? weights[kind] : 0);
@@ -194,18 +194,18 @@ public sealed class RemarkJudge
         }
 
         /// <summary>What is surely a remark, in the order it is said.</summary>
-        public IReadOnlyList<Remark> Remarks => _remarks ??= Found(kind => kind.StartsWith(RemarkFit.Claim, StringComparison.Ordinal) ? PromiseFrom : AsideFrom);
+        public IReadOnlyList<Told> Remarks => _remarks ??= Found(kind => kind.StartsWith(RemarkFit.Claim, StringComparison.Ordinal) ? PromiseFrom : AsideFrom);
 
-        private List<Remark>? _remarks;
+        private List<Told>? _remarks;
 
         /// <summary>The remarks, the surest first taken and none beside it, in the order they are said.</summary>
         /// <param name="least">Log of the odds, not below <see cref="Least"/>.</param>
-        public List<Remark> Found(double least) => Found(_ => least);
+        public List<Told> Found(double least) => Found(_ => least);
 
-        private List<Remark> Found(Func<string, double> least)
+        private List<Told> Found(Func<string, double> least)
         {
             double[] bounds = [.. _judge._table.Kinds.Select(k => least(k) * 100)];
-            var taken = new List<(double At, int Kind, Remark Remark)>();
+            var taken = new List<(double At, int Kind, Told Told)>();
             foreach (var (first, end, kind, _) in _runs.Where(r => r.Odds > bounds[r.Kind]).OrderByDescending(r => r.Odds).ThenBy(r => r.First))
             {
                 // Silences are where it may have begun: it is in the part that by itself is most like one.
@@ -214,11 +214,11 @@ public sealed class RemarkJudge
                 var at = _speech.At(token);
                 if (!taken.Exists(t => Math.Abs(t.At - at) < (t.Kind == kind ? SameKind : OtherKind)))
                 {
-                    taken.Add((at, kind, new Remark(_judge._table.Kinds[kind], first, end, token)));
+                    taken.Add((at, kind, new Told(_judge._table.Kinds[kind], first, end, token)));
                 }
             }
 
-            return [.. taken.Select(t => t.Remark).OrderBy(r => r.Token)];
+            return [.. taken.Select(t => t.Told).OrderBy(r => r.Token)];
         }
     }
 }
