@@ -16,7 +16,6 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
     /// <summary>The kit that is heard in captions, by the names it has in a timeline.</summary>
     public static ImmutableArray<string> KitNames => KitReader.Known;
 
-
     public Timeline Read(CaptionFile file, ReadingContext? context = null)
     {
         var speech = new Speech(file.Cues);
@@ -25,17 +24,15 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
             return Timeline.Empty;
         }
 
-        var marks = MarkFinder.Find(speech);
-        var dose = DoseReader.Read(speech);
-        var heard = MentionFinder.Hear(speech, lexicon, marks);
-        var mentions = MentionFinder.Find(speech, lexicon, marks, dose, heard);
-        var judged = MentionJudge.Default.Judge(speech, marks, dose, MentionFinder.WithFaint(speech, lexicon, marks, heard, mentions));
+        var heard = MentionsHeard.In(speech, lexicon);
+        var (marks, dose, mentions) = (heard.Marks, heard.Dose, heard.Mentions);
+        var judged = MentionJudge.Default.Judge(speech, marks, dose, heard.All);
         var segments = NameSettler.Settle(BoutSegmenter.Segments(speech, marks, judged, dose));
         var bouts = BoutBuilder.Build(speech, marks, WorkStarts.Settle(speech, marks, segments, dose), dose);
         bouts = LaterRounds.FillAll(bouts, marks, mentions, dose, lexicon);
         bouts = PairedSets.Fill(bouts, dose, lexicon);
         bouts = LaidSets.Fill(bouts, dose, lexicon, speech.End.Value);
-        bouts = SilentRounds.Fill(bouts, speech, marks, mentions, heard.Listened, dose, lexicon);
+        bouts = SilentRounds.Fill(bouts, speech, marks, mentions, heard.Hearing.Listened, dose, lexicon);
         bouts = TabataBlocks.Fill(bouts, marks, mentions, dose, speech.End.Value);
         var kind = KindOf(speech, marks, bouts, dose);
         var phases = PhaseFinder.Find(speech, marks, bouts, lexicon, kind);

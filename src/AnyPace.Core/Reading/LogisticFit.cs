@@ -70,6 +70,14 @@ public static class LogisticFit
         return weights;
     }
 
+    /// <summary>The examples as <see cref="Fit"/> takes them: of the traits of each, those that are known, by their place among these.</summary>
+    public static List<int[]> Numbered<T>(IEnumerable<IEnumerable<T>> examples, IReadOnlyList<T> known)
+        where T : notnull
+    {
+        var places = known.Index().ToDictionary(k => k.Item, k => k.Index);
+        return [.. examples.Select(traits => traits.Where(places.ContainsKey).Select(t => places[t]).ToArray())];
+    }
+
     /// <summary>From a sum of weights to a share, 0..1.</summary>
     public static double Share(double sum) => 1 / (1 + Math.Exp(-sum));
 }

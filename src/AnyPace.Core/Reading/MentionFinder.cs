@@ -164,7 +164,11 @@ public static class MentionFinder
 
             var fuller = RoleReader.IsPlain(speech, token) ? null : MoveMeant.PartOf(lexicon, mentions, hit, token, length, speech, at) ?? (general && !RoleReader.IsUnloaded(speech, token, length) ? MoveMeant.EarlierOf(lexicon, mentions, names, move, weak || several, at, NameFinder.AtHand(speech, move)) : null);
             var meant = fuller ?? move;
-            var weight = (hit.Move.Id == ShakeOut && JustStopped(marks, at)) || (role == Role.Previewed && (at < opening || listed[i])) || (role == Role.Compared && RoleReader.IsPicture(speech, token)) || (role == Role.Past && (weak || hit.Move.Id == GoodMorning)) ? 0
+            var ruledOut = (hit.Move.Id == ShakeOut && JustStopped(marks, at))
+                || (role == Role.Previewed && (at < opening || listed[i]))
+                || (role == Role.Compared && RoleReader.IsPicture(speech, token))
+                || (role == Role.Past && (weak || hit.Move.Id == GoodMorning));
+            var weight = ruledOut ? 0
                 : verb && !hit.Weak ? VerbWeight
                 : weak ? fuller is not null ? ShortFormWeight : role == Role.Announced ? WeakAnnounced : WeakWeight
                 : hit.Words > 1 ? 1 : several ? ShortFormWeight : OneWordWeight;

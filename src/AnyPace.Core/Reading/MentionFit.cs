@@ -21,12 +21,9 @@ public static class MentionFit
     public static Examples Mentions(CaptionFile file, GoldReading gold, MoveLexicon lexicon)
     {
         var speech = new Speech(file.Cues);
-        var marks = MarkFinder.Find(speech);
-        var dose = DoseReader.Read(speech);
-        var heard = MentionFinder.Hear(speech, lexicon, marks);
-        var mentions = MentionFinder.WithFaint(speech, lexicon, marks, heard, MentionFinder.Find(speech, lexicon, marks, dose, heard));
-        var traits = new MentionTraits(speech, marks, dose, mentions);
-        return new Examples([.. mentions.Select(m => (m.Faint, traits.Of(m).ToArray(), IsRight(m, gold)))]);
+        var heard = MentionsHeard.In(speech, lexicon);
+        var traits = new MentionTraits(speech, heard.Marks, heard.Dose, heard.All);
+        return new Examples([.. heard.All.Select(m => (m.Faint, traits.Of(m).ToArray(), IsRight(m, gold)))]);
     }
 
     private static bool IsRight(Mention m, GoldReading gold) =>
@@ -44,10 +41,8 @@ public static class MentionFit
         var known = classes.SelectMany(c => c.Of.Where(e => e.Faint == faint).SelectMany(e => e.Traits).Distinct())
             .CountBy(t => t).Where(t => t.Value >= LeastClasses).Select(t => t.Key)
             .OrderBy(t => t.Trait).ThenBy(t => t.A).ThenBy(t => t.B).ThenBy(t => t.C).ToList();
-        var numbers = known.Index().ToDictionary(t => t.Item, t => t.Index);
         var examples = classes.SelectMany(c => c.Of).Where(e => e.Faint == faint).ToList();
-        var weights = LogisticFit.Fit(
-            [.. examples.Select(e => e.Traits.Where(numbers.ContainsKey).Select(t => numbers[t]).ToArray())], [.. examples.Select(e => e.Right)], known.Count, Ridge);
+        var weights = LogisticFit.Fit(LogisticFit.Numbered(examples.Select(e => e.Traits), known), [.. examples.Select(e => e.Right)], known.Count, Ridge);
         return (known.Index().ToDictionary(t => t.Item, t => Math.Round(weights[t.Index], 2)), Math.Round(weights[^1], 2));
     }
 }

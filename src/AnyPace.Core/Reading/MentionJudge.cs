@@ -13,7 +13,7 @@ internal sealed class MentionJudge
     /// <summary>What a mention that is surely right counts in the division of the recording. Ours, set on our own captions.</summary>
     private const double Surely = 1.4;
 
-    private static readonly Lazy<MentionJudge> Shipped = new(Load);
+    private static readonly Lazy<MentionJudge> Shipped = new(() => new MentionJudge(MentionWeightTable.Parse(ReadingFiles.Text("mention-weights.csv"))));
 
     private readonly FrozenDictionary<TraitValue, double> _weights;
     private readonly double _base;
@@ -41,12 +41,6 @@ internal sealed class MentionJudge
         }
 
         return LogisticFit.Share(sum);
-    }
-
-    private static MentionJudge Load()
-    {
-        using var reader = new StreamReader(typeof(MentionJudge).Assembly.GetManifestResourceStream("reading/mention-weights.csv")!);
-        return new MentionJudge(MentionWeightTable.Parse(reader.ReadToEnd()));
     }
 }
 

@@ -62,11 +62,11 @@ public static class RemarkFit
         {
             var speech = marked.Speech;
             const double roughly = 0.3;
+            var remarks = marked.Remarks.Select(r => (r.Kind, First: speech.Tokens.Count(t => t.At < r.At - roughly))).ToList();
             foreach (var (from, to) in RemarkTraits.Breaths(speech, 0, speech.Tokens.Count, RemarkJudge.Parted))
             {
                 HashSet<string> Sentence(int first) => RemarkTraits.Of(speech, first, Math.Min(to, first + RemarkJudge.Sentence));
-                bool Inside(int token) => token >= from && token < to;
-                examples.AddRange(marked.Remarks.Select(r => (r.Kind, First: speech.Tokens.Count(t => t.At < r.At - roughly))).Where(r => Inside(r.First)).Select(r => (Kinds.IndexOf(r.Kind), Sentence(r.First))));
+                examples.AddRange(remarks.Where(r => r.First >= from && r.First < to).Select(r => (Kinds.IndexOf(r.Kind), Sentence(r.First))));
                 for (var first = from; first == from || first + RemarkJudge.Sentence <= to; first += RemarkJudge.Sentence / 4)
                 {
                     if (marked.IsPlain(speech.At(first)))
@@ -87,8 +87,7 @@ public static class RemarkFit
     private static RemarkWeightTable Fit(List<(int Kind, HashSet<string> Traits)> examples)
     {
         var known = examples.Where(e => e.Kind >= 0).SelectMany(e => e.Traits).CountBy(t => t).Where(t => t.Value >= LeastRemarks).Select(t => t.Key).Order(StringComparer.Ordinal).ToList();
-        var numbers = known.Index().ToDictionary(t => t.Item, t => t.Index);
-        var features = examples.Select(e => e.Traits.Where(numbers.ContainsKey).Select(t => numbers[t]).Order().ToArray()).ToList();
+        var features = LogisticFit.Numbered(examples.Select(e => e.Traits), known);
         var fits = Kinds.Index().AsParallel().AsOrdered()
             .Select(k => LogisticFit.Fit(features, [.. examples.Select(e => e.Kind == k.Index)], known.Count, Ridge)).ToList();
         static int Hundredths(double weight) => (int)Math.Round(weight * 100);

@@ -1,3 +1,5 @@
+using System.Collections.Frozen;
+
 namespace AnyPace.Core.Reading;
 
 /// <summary>
@@ -33,55 +35,39 @@ public sealed class RemarkJudge
     /// <summary>The remark is about there, counted in words from the first of the sentence.</summary>
     private const int Inside = 3;
 
-    private static readonly Lazy<RemarkJudge> Shipped = new(Load);
+    private static readonly Lazy<RemarkJudge> Shipped = new(() => new RemarkJudge(RemarkWeightTable.Parse(ReadingFiles.Text("remark-weights.csv"))));
 
     private readonly RemarkWeightTable _table;
-    private readonly Dictionary<string, int> _words = [];
-    private readonly Dictionary<(string, string), int> _pairs = [];
+    private readonly FrozenDictionary<string, int> _rows;
+
+    /// <summary>The rows of a group, and of two groups that come together, by their places; <see cref="NoRow"/> where it is not weighed.</summary>
     private readonly int[] _groups;
     private readonly int[,] _together;
-    private readonly int[][] _rows;
-    private readonly Dictionary<string, int[]> _traits;
+
+    private const int NoRow = -1;
 
     public RemarkJudge(RemarkWeightTable table)
     {
         _table = table;
+        _rows = table.Weights.Index().ToFrozenDictionary(w => w.Item.Trait, w => w.Index);
         var names = RemarkWords.Default.Names;
-        var places = names.Index().ToDictionary(n => n.Item, n => n.Index);
-        _groups = [.. names.Select(_ => -1)];
+        _groups = [.. names.Select(n => Row(RemarkTraits.Group(n)))];
         _together = new int[names.Count, names.Count];
-        for (var i = 0; i < _together.Length; i++)
+        for (var a = 0; a < names.Count; a++)
         {
-            _together[i / names.Count, i % names.Count] = -1;
+            for (var b = 0; b < names.Count; b++)
+            {
+                _together[a, b] = Row(RemarkTraits.Together(names, a, b));
+            }
         }
 
-        _traits = table.Weights.ToDictionary(w => w.Trait, w => w.Weights);
-        _rows = [.. table.Weights.Select(w => w.Weights)];
-        foreach (var (row, (trait, _)) in table.Weights.Index())
+        foreach (var name in table.Weights.SelectMany(w => RemarkTraits.GroupsIn(w.Trait)).Where(n => !names.Contains(n)))
         {
-            if (trait.StartsWith('#'))
-            {
-                var parts = trait[1..].Split('&');
-                var of = parts.Select(p => places.TryGetValue(p, out var place) ? place : throw new FormatException($"The weights name a group of words '{p}' that there is not.")).ToArray();
-                if (of is [var a, var b])
-                {
-                    _together[a, b] = _together[b, a] = row;
-                }
-                else
-                {
-                    _groups[of[0]] = row;
-                }
-            }
-            else if (trait.Split(' ') is [var first, var second])
-            {
-                _pairs[(first, second)] = row;
-            }
-            else
-            {
-                _words[trait] = row;
-            }
+            throw new FormatException($"The weights name a group of words '{name}' that there is not.");
         }
     }
+
+    private int Row(string trait) => _rows.GetValueOrDefault(trait, NoRow);
 
     public static RemarkJudge Default => Shipped.Value;
 
@@ -92,16 +78,10 @@ public sealed class RemarkJudge
     public readonly record struct Told(string Kind, int First, int End, int Token);
 
     /// <summary>The odds of one kind for words with these traits, in hundredths.</summary>
-    internal int Odds(HashSet<string> traits, int kind) => _table.Base[kind] + traits.Sum(t => _traits.TryGetValue(t, out var weights) ? weights[kind] : 0);
+    internal int Odds(HashSet<string> traits, int kind) => _table.Base[kind] + traits.Sum(t => _rows.TryGetValue(t, out var row) ? _table.Weights[row].Weights[kind] : 0);
 
     /// <summary>What is said of every sentence of a speech.</summary>
     public Judged Judge(Speech speech) => new(this, speech);
-
-    private static RemarkJudge Load()
-    {
-        using var reader = new StreamReader(typeof(RemarkJudge).Assembly.GetManifestResourceStream("reading/remark-weights.csv")!);
-        return new RemarkJudge(RemarkWeightTable.Parse(reader.ReadToEnd()));
-    }
 
     /// <summary>A speech in which every run of words as long as a sentence was weighed.</summary>
     public sealed class Judged
@@ -117,12 +97,12 @@ public sealed class RemarkJudge
         internal Judged(RemarkJudge judge, Speech speech)
         {
             (_judge, _speech) = (judge, speech);
-            _seen = new int[judge._rows.Length];
+            _seen = new int[judge._rows.Count];
             _sum = [.. judge._table.Base];
             const int shortest = 5;
             var groups = speech.Texts.Select(RemarkWords.Default.Of).ToArray();
-            int[] words = [.. speech.Stems.Select(w => judge._words.GetValueOrDefault(w, -1))];
-            int[] pairs = [.. speech.Stems.Zip(speech.Stems.Skip(1), (a, b) => judge._pairs.GetValueOrDefault((a, b), -1))];
+            int[] words = [.. speech.Stems.Select(judge.Row)];
+            int[] pairs = [.. speech.Stems.Zip(speech.Stems.Skip(1), (word, next) => judge.Row(RemarkTraits.Pair(word, next)))];
             foreach (var (from, to) in RemarkTraits.Breaths(speech, 0, speech.Tokens.Count, Parted))
             {
                 var end = from;
@@ -153,29 +133,29 @@ public sealed class RemarkJudge
             // A word that comes in at the end, or goes out at the start, with the words beside it that are there.
             void Count(int word, int from, int to, int by)
             {
-                Row(words[word], by);
+                Add(words[word], by);
                 if (from < to)
                 {
-                    Row(pairs[by > 0 ? word - 1 : word], by);
+                    Add(pairs[by > 0 ? word - 1 : word], by);
                 }
 
                 foreach (var group in groups[word])
                 {
-                    Row(judge._groups[group], by);
+                    Add(judge._groups[group], by);
                     for (var i = from; i < to; i++)
                     {
                         foreach (var other in groups[i])
                         {
-                            Row(judge._together[group, other], by);
+                            Add(judge._together[group, other], by);
                         }
                     }
                 }
             }
         }
 
-        private void Row(int row, int by)
+        private void Add(int row, int by)
         {
-            if (row < 0)
+            if (row == NoRow)
             {
                 return;
             }
@@ -185,7 +165,7 @@ public sealed class RemarkJudge
             _seen[row] += by;
             if (before == 0 || _seen[row] == 0)
             {
-                var weights = _judge._rows[row];
+                var weights = _judge._table.Weights[row].Weights;
                 for (var k = 0; k < _sum.Length; k++)
                 {
                     _sum[k] += by * weights[k];

@@ -19,14 +19,15 @@ internal static class RemarkTraits
         }
     }
 
-    public static string Word(string stem) => stem;
-
     public static string Pair(string stem, string next) => $"{stem} {next}";
 
     public static string Group(string name) => $"#{name}";
 
     /// <summary>In the order of their places, so that it is one trait whichever is said first.</summary>
     public static string Together(IReadOnlyList<string> names, int a, int b) => $"#{names[Math.Min(a, b)]}&{names[Math.Max(a, b)]}";
+
+    /// <summary>The groups that a trait is of; none for words.</summary>
+    public static string[] GroupsIn(string trait) => trait.StartsWith('#') ? trait[1..].Split('&') : [];
 
     /// <summary>The traits of the words from one up to another, without it.</summary>
     public static HashSet<string> Of(Speech speech, int from, int to)
@@ -35,7 +36,7 @@ internal static class RemarkTraits
         var traits = new HashSet<string>();
         for (var i = from; i < to; i++)
         {
-            traits.Add(Word(speech.Stems[i]));
+            traits.Add(speech.Stems[i]);
             if (i + 1 < to)
             {
                 traits.Add(Pair(speech.Stems[i], speech.Stems[i + 1]));

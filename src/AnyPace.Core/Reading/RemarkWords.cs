@@ -1,5 +1,4 @@
 using System.Collections.Frozen;
-using YamlDotNet.Serialization;
 
 namespace AnyPace.Core.Reading;
 
@@ -14,7 +13,7 @@ internal sealed class RemarkWords
 
     private RemarkWords()
     {
-        var lists = Lists("remark-words").Concat(Lists("stories").Select(l => KeyValuePair.Create("story " + l.Key, l.Value))).ToList();
+        var lists = ReadingFiles.WordLists("remark-words.yaml").Concat(ReadingFiles.WordLists("stories.yaml").Select(l => KeyValuePair.Create("story " + l.Key, l.Value))).ToList();
         Names = [.. lists.Select(l => l.Key)];
         _groups = lists.Index().SelectMany(l => l.Item.Value.Select(w => (Word: w, Group: l.Index))).GroupBy(p => p.Word, p => p.Group)
             .ToFrozenDictionary(g => g.Key, g => g.Distinct().ToArray());
@@ -24,11 +23,4 @@ internal sealed class RemarkWords
 
     /// <summary>The groups of a word as it is spoken, by their place in <see cref="Names"/>.</summary>
     public int[] Of(string word) => _groups.GetValueOrDefault(word, []);
-
-    private static Dictionary<string, string[]> Lists(string name)
-    {
-        using var reader = new StreamReader(typeof(RemarkWords).Assembly.GetManifestResourceStream($"reading/{name}.yaml")!);
-        return new DeserializerBuilder().Build().Deserialize<Dictionary<string, string>>(reader)
-            .ToDictionary(l => l.Key, l => l.Value.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries));
-    }
 }

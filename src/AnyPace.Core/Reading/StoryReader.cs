@@ -1,5 +1,3 @@
-using YamlDotNet.Serialization;
-
 namespace AnyPace.Core.Reading;
 
 /// <summary>
@@ -22,9 +20,8 @@ internal static class StoryReader
 
     private static Words Load()
     {
-        using var reader = new StreamReader(typeof(StoryReader).Assembly.GetManifestResourceStream("reading/stories.yaml")!);
-        var lists = new DeserializerBuilder().Build().Deserialize<Dictionary<string, string>>(reader);
-        HashSet<string> Of(string list) => [.. lists[list].Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries)];
+        var lists = ReadingFiles.WordLists("stories.yaml");
+        HashSet<string> Of(string list) => [.. lists[list]];
         return new Words(Of("far"), Of("near"), Of("tellers"), Of("past"));
     }
 

@@ -134,20 +134,22 @@ public static class TimelineEdit
             throw new TimelineEditException("text", $"Write what is said, in at most {longest} characters.");
         }
 
-        if (remark.Key != key && Remark.Of(timeline).Any(r => r.Key == remark.Key))
+        var all = Remark.Of(timeline);
+        if (remark.Key != key && all.Any(r => r.Key == remark.Key))
         {
             throw new TimelineEditException("at", $"There is a remark of that type at {remark.At} already.");
         }
 
         var rest = key is null ? timeline : RemoveRemark(timeline, key);
-        var old = key is null ? null : Remark.Of(timeline).First(r => r.Key == key);
+        var old = all.FirstOrDefault(r => r.Key == key);
+        bool IsOld(RemarkKind kind, Seconds at, string type) => old is not null && (old.Kind, old.At, old.Type) == (kind, at, type);
         switch (remark.Kind)
         {
             case RemarkKind.Promise:
-                var figure = timeline.Claims.FirstOrDefault(c => old is { Kind: RemarkKind.Promise } && c.At == old.At && c.Type == old.Type)?.Figure;
+                var figure = timeline.Claims.FirstOrDefault(c => IsOld(RemarkKind.Promise, c.At, c.Type))?.Figure;
                 return rest with { Claims = [.. rest.Claims.Append(new Claim(remark.At, remark.Type, figure, remark.Text)).OrderBy(c => c.At)] };
             case RemarkKind.Aside:
-                var until = timeline.Outside.FirstOrDefault(o => old is { Kind: RemarkKind.Aside } && o.At == old.At && o.Type == old.Type)?.Until;
+                var until = timeline.Outside.FirstOrDefault(o => IsOld(RemarkKind.Aside, o.At, o.Type))?.Until;
                 return rest with { Outside = [.. rest.Outside.Append(new Outside(remark.At, remark.Type, remark.Text, until > remark.At ? until : null)).OrderBy(o => o.At)] };
             case RemarkKind.Caution:
                 return rest with { Cautions = [.. rest.Cautions.Append(new Caution(remark.At, remark.Type, remark.Text)).OrderBy(c => c.At)] };

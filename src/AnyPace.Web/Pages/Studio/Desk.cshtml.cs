@@ -24,7 +24,12 @@ public sealed record KitFields(string? Item, KitNeed Need, string? Count, string
 /// <summary>What is typed to add a remark or to change one.</summary>
 /// <param name="Remark">The key of the one to change; empty for a new one.</param>
 /// <param name="What">Kind and type: "Promise|weight loss".</param>
-public sealed record RemarkFields(string? Remark, string? What, string? At, string? Text);
+public sealed record RemarkFields(string? Remark, string? What, string? At, string? Text)
+{
+    public static readonly RemarkFields Empty = new(null, null, null, null);
+
+    public static RemarkFields Of(Remark remark) => new(remark.Key, $"{remark.Kind}|{remark.Type}", remark.At.Clock(), remark.Text);
+}
 
 /// <summary>Two people saved from the same version: what the other did, and what was tried here.</summary>
 public sealed record Clash(TimelineVersion Theirs, IReadOnlyList<string> TheirLines, string Mine, string Handler, IReadOnlyDictionary<string, string> Fields);
@@ -61,6 +66,7 @@ public sealed class DeskModel(
     private KitFields? _kit;
     private bool _onKit;
     private RemarkFields? _remark;
+    private string? _remarkToChange;
     private string? _done;
 
     [BindProperty(SupportsGet = true)]
@@ -75,11 +81,7 @@ public sealed class DeskModel(
     /// <param name="remark">The key of a remark to change.</param>
     public async Task<IActionResult> OnGetAsync(string? bout, bool add, string? remark, CancellationToken stop)
     {
-        if (remark is not null && await sessions.VersionAsync(Id, null, stop) is { } version && Remark.Of(version.Timeline).FirstOrDefault(r => r.Key == remark) is { } chosen)
-        {
-            _remark = new RemarkFields(remark, $"{chosen.Kind}|{chosen.Type}", chosen.At.Clock(), chosen.Text);
-        }
-
+        _remarkToChange = remark;
         return await ShowAsync(bout, null, add, stop);
     }
 
@@ -149,7 +151,7 @@ public sealed class DeskModel(
     public async Task<IActionResult> OnPostRemarkAsync(RemarkFields fields, CancellationToken stop)
     {
         _remark = fields;
-        var cues = await sessions.FindAsync(Id, stop) is null ? [] : await CuesAsync(stop);
+        var cues = !string.IsNullOrWhiteSpace(fields.Text) || await sessions.FindAsync(Id, stop) is null ? [] : await CuesAsync(stop);
         var form = new Dictionary<string, string> { ["remark"] = fields.Remark ?? "", ["what"] = fields.What ?? "", ["at"] = fields.At ?? "", ["text"] = fields.Text ?? "" };
         return await ChangeAsync(
             "Remark", form, $"Remark at {fields.At}: {fields.What?.Replace("|", ", ", StringComparison.Ordinal).ToLowerInvariant()}", null,
@@ -176,7 +178,7 @@ public sealed class DeskModel(
 
     public Task<IActionResult> OnPostRemoveRemarkAsync(string? remark, CancellationToken stop)
     {
-        _remark = new RemarkFields(null, null, null, null);
+        _remark = RemarkFields.Empty;
         return ChangeAsync("RemoveRemark", new() { ["remark"] = remark ?? "" }, "Remove a remark", null, timeline => (TimelineEdit.RemoveRemark(timeline, remark ?? ""), null), stop, "remark");
     }
 
@@ -427,14 +429,16 @@ public sealed class DeskModel(
                 selected?.Id, selected is null ? null : lexicon[selected.MoveId].Name, selected?.Span.Start.Clock(), selected?.Span.End.Clock(), selected?.Side ?? Side.Both,
                 selected?.Reps is { } r ? r.Low == r.High ? $"{r.Low}" : $"{r.Low}-{r.High}" : null);
         View = new DeskView(
-            session, version, measures, Check.All(timeline, lexicon, measures), cues, selected, fields ?? shown, _errors.ContainsKey("kit") ? _kit : null, _onKit, Saved("remark") ? new RemarkFields(null, null, null, null) : _remark, adding || timeline.Bouts.IsEmpty, _errors, _clash,
+            session, version, measures, Check.All(timeline, lexicon, measures), cues, selected, fields ?? shown, _errors.ContainsKey("kit") ? _kit : null, _onKit, ShownRemark(timeline), adding || timeline.Bouts.IsEmpty, _errors, _clash,
             await sessions.HistoryAsync(Id, stop), _done ?? TempData["Done"] as string,
             (await decisions.OfAsync(Id, stop)).ToDictionary(d => d.Fingerprint), Explain.All(timeline, lexicon, measures, Pace.AsLed), (await profiles.FindAsync(User.AccountId(), stop)).Unit);
         return IsSwap ? Partial("Studio/_Desk", View) : Page();
     }
 
-    /// <summary>True where a form was sent and nothing stood in its way: it is shown empty, for the next.</summary>
-    private bool Saved(string form) => Request.Method == "POST" && _remark is not null && !_errors.ContainsKey(form) && _clash is null;
+    /// <summary>What the form for a remark shows: what was typed where it could not be saved, nothing where it was, else the remark to change. Null where none is asked for, and all stay folded.</summary>
+    private RemarkFields? ShownRemark(Timeline timeline) =>
+        _remark is null ? Remark.Of(timeline).Where(r => r.Key == _remarkToChange).Select(RemarkFields.Of).FirstOrDefault()
+        : _errors.ContainsKey("remark") || _clash is not null ? _remark : RemarkFields.Empty;
 
     /// <summary>By name, id, or any alias.</summary>
     private Move? FindMove(string? text)
