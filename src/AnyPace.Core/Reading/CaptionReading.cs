@@ -26,7 +26,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
 
         var heard = MentionsHeard.In(speech, lexicon);
         var (marks, dose, mentions) = (heard.Marks, heard.Dose, heard.Mentions);
-        var judged = MentionJudge.Default.Judge(speech, marks, dose, heard.All);
+        var judged = MentionJudge.Default.Judge(speech, heard);
         var segments = NameSettler.Settle(BoutSegmenter.Segments(speech, marks, judged, dose));
         var bouts = BoutBuilder.Build(speech, marks, WorkStarts.Settle(speech, marks, segments, dose), dose);
         bouts = LaterRounds.FillAll(bouts, marks, mentions, dose, lexicon);

@@ -8,6 +8,9 @@ internal static class ClassOpening
     /// <summary>Seconds before the first start in which a named move is announced rather than listed.</summary>
     private const double FirstAnnouncement = 15;
 
+    /// <summary>Seconds before the first change of sides in which the first side is done.</summary>
+    private const double FirstSide = 40;
+
     /// <summary>When the class proper begins: moves named before are a list of what will come.</summary>
     internal static double OpeningAt(Speech speech, IReadOnlyList<Mark> marks)
     {
@@ -22,6 +25,12 @@ internal static class ClassOpening
             if (mark.Kind == MarkKind.Opening)
             {
                 return speech.At(mark.Token);
+            }
+
+            // The side is changed: it has begun.
+            if (mark is { Kind: MarkKind.SwitchSide, Strength: >= 1 })
+            {
+                return mark.At - FirstSide;
             }
 
             // What is named in the last moments before the first "go" is what begins.

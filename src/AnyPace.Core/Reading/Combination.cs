@@ -52,6 +52,12 @@ internal static class Combination
             return null;
         }
 
+        // "Bend the knee behind you and press it up": the leg is pressed, for there is nothing in the hands.
+        if (second.Pattern == "push-vertical" && first.Pattern is "isolation-leg" or "leg-raise" && first.Kit.IsEmpty && !speech.HasWeights)
+        {
+            return null;
+        }
+
         // A lone "kickback" is the leg's after a leg move and the arm's after an arm move.
         if (second.Id == Kickback && ShortParts.ContainsKey(speech.Tokens[secondStart].Stem) && Lower.Contains(first.Pattern))
         {

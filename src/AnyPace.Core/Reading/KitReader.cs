@@ -237,7 +237,7 @@ internal static partial class KitReader
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\G\b(dumb ?bells?|dumb bells?|(set|pair) of (twos|threes|fours|fives|sixes|sevens|eights|nines|tens|twelves|fifteens|twenties|\d+s|\d+ (pounders?|kilos?|kgs?|pounds?|lbs?)|(five|ten|three|two|eight) pounders?)\b(?! (dumb ?bells?|kettle ?bells?|weights))|(?<=\b(with|using|got|have|holding) (my |the |some )?)(twos|threes|fours|fives|sixes|sevens|eights|tens|twelves|fifteens|twenties)( (and|or) (twos|threes|fours|fives|sixes|sevens|eights|tens|twelves|fifteens|twenties))?\b|(?<!ankle )weights|hand weights?|(?<!\b(for|shift|shifting|transfer|transferring|put|putting|all|feel|move|moving|keep|of) )(a|1|your|the|single|heavier|lighter|heavy|light|small|hand) weight\b(?! (is|falls?|through|across|settles?|sinks?|goes|comes|evenly|equally|in|into|on|onto|through|back|over|forward|shifts?|drops?|evenly|down|of|off|loss|to|from|training)\b))", Options)]
+    [GeneratedRegex(@"\G\b(dumb ?bells?|dumb bells?|(set|pair) of (twos|threes|fours|fives|sixes|sevens|eights|nines|tens|twelves|fifteens|twenties|\d+s|\d+ (pounders?|kilos?|kgs?|pounds?|lbs?)|(five|ten|three|two|eight) pounders?)\b(?! (dumb ?bells?|kettle ?bells?|weights))|(?<=\b(with|using|got|have|holding) (my |the |some )?)(twos|threes|fours|fives|sixes|sevens|eights|tens|twelves|fifteens|twenties)( (and|or) (twos|threes|fours|fives|sixes|sevens|eights|tens|twelves|fifteens|twenties))?\b|(?<!ankle )weights|hand weights?|(?<!\b(for|shift|shifting|transfer|transferring|put|putting|all|feel|move|moving|keep|of|take|takes|taking|takes up|hold up|carry|carries|lean) )(a|1|your|the|single|heavier|lighter|heavy|light|small|hand) weight\b(?! (is|falls?|through|across|settles?|sinks?|goes|comes|evenly|equally|in|into|on|onto|through|back|over|forward|shifts?|drops?|evenly|down|out|of|off|loss|to|from|training)\b))", Options)]
     private static partial Regex Dumbbell();
 
     [GeneratedRegex(@"\G\bkettle ?bells?\b(?! (style|swings?))", Options)]
@@ -261,7 +261,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\G\b(a|the|your|or|some|clear|free|bit of) wall\b", Options)]
     private static partial Regex Wall();
 
-    [GeneratedRegex(@"\G\b(water bottles?|bottles of water|(?<drink>(some|your|my|(glass|drop|cup|bit|bottle) of) water)|bottles|tins|soup cans?|cans of \w+|cans)\b", Options)]
+    [GeneratedRegex(@"\G\b(water bottles?|bottles of water|(?<drink>(some|your|my|(glass|drop|cup|bit|bottle) of) water|water (close|nearby|near by|beside you|handy|to hand|within reach))|bottles|tins|soup cans?|cans of \w+|cans)\b", Options)]
     private static partial Regex Bottle();
 
     [GeneratedRegex(@"\G\b(stability|swiss|exercise|gym|fit) balls?\b", Options)]
@@ -333,7 +333,7 @@ internal static partial class KitReader
     private static partial Regex PutAfter();
 
     /// <summary>Where everybody is sent to the wall, it is needed.</summary>
-    [GeneratedRegex(@"\b(over to|go to|come to|start(ing)? (at|by|against)|find( (a|some|yourself|yourselves|clear|free|empty|spare|nice))*|facing|face|back (flat )?(on|to|against|into)|stand (at|by|facing))$", Options)]
+    [GeneratedRegex(@"\b((stand|lean|sit|slide)( up)? against|over to|go to|come to|start(ing)? (at|by|against)|find( (a|some|yourself|yourselves|clear|free|empty|spare|nice))*|facing|face|back (flat )?(on|to|against|into)|stand (at|by|facing))$", Options)]
     private static partial Regex ToWall();
 
     /// <summary>"Put the chair against the wall so it can't slide": where furniture stands, not what is leant on.</summary>
@@ -341,7 +341,7 @@ internal static partial class KitReader
     private static partial Regex StoodAtWall();
 
     /// <summary>"Keep your chest facing the wall in front of you": where to look or to reach.</summary>
-    [GeneratedRegex(@"^(in front( of you)?|behind you|opposite|ahead( of you)?|across( the room)?|away)\b", Options)]
+    [GeneratedRegex(@"^(to look at|in front( of you)?|behind you|opposite|ahead( of you)?|across( the room)?|away)\b", Options)]
     private static partial Regex WallAcross();
 
     /// <summary>"Face the wall, or the back of a chair."</summary>
@@ -353,7 +353,7 @@ internal static partial class KitReader
     private static partial Regex MustHave();
 
     /// <summary>"I've a mat here for comfort, but you don't need one"; "a bench, but you can use the edge of the sofa".</summary>
-    [GeneratedRegex(@"^((?!and\b)[\w']+ ){0,9}but ((you can )?(do|take|try|use) (it|this|them|these|everything) without|(it|this|everything)('s| is) (fine|okay|ok|possible|doable) without|(you|we) (really |absolutely |certainly |definitely |totally |honestly )?((don't|do not) (have to|need)( (1|it|them|any|to|that|this|a \w+))?\b(?! (be|go|do))|(can|could)( [\w']+){0,2} (use|do)( [\w']+){0,4} (sofa|couch|floor|bed|settee)\b))", Options)]
+    [GeneratedRegex(@"^([\w']+ ){0,7}(you|we) can (easily |also |always )?(do|take|use) (this|it|that|them|these) without\b|^((?!and\b)[\w']+ ){0,9}but ((you can )?(do|take|try|use) (it|this|them|these|everything) without|(it|this|everything)('s| is) (fine|okay|ok|possible|doable) without|(you|we) (really |absolutely |certainly |definitely |totally |honestly )?((don't|do not) (have to|need)( (1|it|them|any|to|that|this|a \w+))?\b(?! (be|go|do))|(can|could)( [\w']+){0,2} (use|do)( [\w']+){0,4} (sofa|couch|floor|bed|settee)\b))", Options)]
     private static partial Regex NotAMust();
 
     /// <summary>"No weights yet, you'll need them later."</summary>
@@ -398,7 +398,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"(?<!\bif you('ve got| have|'ve) )\b(no|without|(let's |we're |am )not us(e|ing)|don't need|do not need|won't need|not need|put (down|away)|drop|lose|leave|forget( about)?|never mind|no need for|don't worry about|(break|rest) from|instead of|isn't|swapped|(?<!\bif )not a|(not|won't be|aren't|isn't) using)( (a|an|any|the|your|my|those|need|for))*$", Options)]
     private static partial Regex Without();
 
-    [GeneratedRegex(@"(\b(imagine|imaginary|pretend|invisible|(?<!might |may |would |you'd |i'd |you |what [\w']{1,9} )like\b(?! to)|as if|as though)( [\w']+){0,6}|(?<!well )\bas|\b(help(s|ing)?|easier|stairs)( [\w']+){0,5} (out of|up from)( (a|your|the))?)$", Options)]
+    [GeneratedRegex(@"(\b(imagine|imaginary|pretend|invisible|(?<!might |may |would |you'd |i'd |you |\bi |we |they |people |what [\w']{1,9} )like\b(?! to)|think of|picture|as if|as though)( [\w']+){0,6}|(?<!well )\bas|\b(help(s|ing)?|easier|stairs)( [\w']+){0,5} (out of|up from)( (a|your|the))?)$", Options)]
     private static partial Regex Imagined();
 
     [GeneratedRegex(@"(\bif (you (don't|do not|haven't|have no)|not)\b.*|\b(instead( of)?|otherwise)\b.*|\b(substitute|swap)\b.*|\b(could|can) (easily |also |just )*(do (this|it|these|that|them) with|use)( (a|1|an|just|some|your|single|sturdy|solid|strong|stable|dining|kitchen|heavy))*|\bor( even)?( (a|an|some|use|2|couple|of|water|grab|take|even|just|sturdy|solid|strong|heavy|light|kitchen|dining|the|your|rolled|folded|up|small|big|old|plain|spare))*)$", Options)]

@@ -68,7 +68,9 @@ public static class MentionFinder
             all.Add(new Mention(move, token, length, at, at, RoleReader.Of(speech, token, length, hit.Move.IsGentle, beforeOpening: false, described: true), true, 0, hit.Like, true));
         }
 
-        return [.. all.OrderBy(m => m.At)];
+        all = [.. all.OrderBy(m => m.At)];
+        MentionStarts.SetUp(all);
+        return all;
     }
 
     /// <summary>Seconds after a name in which a description belongs to it: in a timed class until its time is nearly up.</summary>
@@ -77,8 +79,9 @@ public static class MentionFinder
     /// <summary>What was heard, before anyone asks what it was said for.</summary>
     /// <param name="Raw">Names and descriptions, where they begin and how many words they have.</param>
     /// <param name="Misheard">Which of them have a word misheard.</param>
+    /// <param name="Places">Where the body is at each word, by what was said and by the names before.</param>
     internal sealed record Hearing(
-        List<(AliasHit Hit, int Token, int Length)> Raw, HashSet<int> Misheard, DescriptionLikeness.Heard Listened, PositionTrack Position, Loosening Loosening);
+        List<(AliasHit Hit, int Token, int Length)> Raw, HashSet<int> Misheard, DescriptionLikeness.Heard Listened, PositionTrack Position, string[] Places, Loosening Loosening);
 
     internal static List<Mention> Find(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, SaidDose dose, Hearing heard)
     {
@@ -151,6 +154,7 @@ public static class MentionFinder
                 move = variant ?? move;
             }
 
+            move = MoveMeant.Going(speech, lexicon, move, token, length, Named.Later(Named.LastNamed(mentions, at, StillThatMove), Named.LastDescribed(mentions, at, PulsedWithin))) ?? move;
             if (move.Harder is { } fromToes && move.Positions.Contains("kneeling") && RoleReader.OrToes(speech, token + length))
             {
                 // "Press-ups on your knees or on your toes": both are meant.
@@ -164,8 +168,12 @@ public static class MentionFinder
 
             var fuller = RoleReader.IsPlain(speech, token) ? null : MoveMeant.PartOf(lexicon, mentions, hit, token, length, speech, at) ?? (general && !RoleReader.IsUnloaded(speech, token, length) ? MoveMeant.EarlierOf(lexicon, mentions, names, move, weak || several, at, NameFinder.AtHand(speech, move)) : null);
             var meant = fuller ?? move;
+            // "Exercise one is ten thrusters, so it's a squat and you press": told in the list, not done.
+            var inList = listed[i] || (i > 0 && listed[i - 1] && role is Role.Doing or Role.Announced && mentions[^1].Move.Id == meant.Id && at - mentions[^1].At < OneBreath);
+            role = inList ? Role.Previewed : role;
+
             var ruledOut = (hit.Move.Id == ShakeOut && JustStopped(marks, at))
-                || (role == Role.Previewed && (at < opening || listed[i]))
+                || (role == Role.Previewed && (at < opening || inList))
                 || (role == Role.Compared && RoleReader.IsPicture(speech, token))
                 || (role == Role.Past && (weak || hit.Move.Id == GoodMorning));
             var weight = ruledOut ? 0
@@ -197,7 +205,7 @@ public static class MentionFinder
         var listened = lexicon.Likeness.In(speech.Stems, places, m => NameFinder.AtHand(speech, m));
         NameFinder.Described(speech, lexicon, listened, places, raw);
         NameFinder.Likened(speech, marks, loosening, listened, raw);
-        return new Hearing(raw, misheard, listened, position, loosening);
+        return new Hearing(raw, misheard, listened, position, places, loosening);
     }
 
     /// <summary>The role of a move that is named as if it were done: it may be offered, told for later, or the second of a pair.</summary>
@@ -259,7 +267,7 @@ public static class MentionFinder
         MentionWeights.TakeBack(speech, mentions);
         MentionWeights.OfOneSchool(mentions);
         MoveMeant.OneArm(speech, lexicon, marks, mentions);
-        MentionWeights.NameForward(marks, mentions);
+        MentionWeights.NameForward(speech, marks, mentions);
         MentionWeights.NameDescribed(mentions);
         MentionWeights.TellAnnounced(marks, mentions);
         MentionWeights.DropLoneEverydayWords(mentions);

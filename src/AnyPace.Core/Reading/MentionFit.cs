@@ -22,7 +22,7 @@ public static class MentionFit
     {
         var speech = new Speech(file.Cues);
         var heard = MentionsHeard.In(speech, lexicon);
-        var traits = new MentionTraits(speech, heard.Marks, heard.Dose, heard.All);
+        var traits = new MentionTraits(speech, heard);
         return new Examples([.. heard.All.Select(m => (m.Faint, traits.Of(m).ToArray(), IsRight(m, gold)))]);
     }
 

@@ -25,11 +25,10 @@ internal sealed class MentionJudge
     public static MentionJudge Default => Shipped.Value;
 
     /// <summary>The mentions, those only faintly heard too, with the weight that their likelihood gives them.</summary>
-    /// <param name="mentions">In the order they are said.</param>
-    public List<Mention> Judge(Speech speech, IReadOnlyList<Mark> marks, SaidDose dose, List<Mention> mentions)
+    public List<Mention> Judge(Speech speech, MentionsHeard heard)
     {
-        var traits = new MentionTraits(speech, marks, dose, mentions);
-        return [.. mentions.Select(m => m.Weight > 0 || m.Faint ? m with { Weight = Surely * Likelihood(m.Faint, traits.Of(m)) } : m)];
+        var traits = new MentionTraits(speech, heard);
+        return [.. heard.All.Select(m => m.Weight > 0 || m.Faint ? m with { Weight = Surely * Likelihood(m.Faint, traits.Of(m)) } : m)];
     }
 
     private double Likelihood(bool faint, List<TraitValue> traits)

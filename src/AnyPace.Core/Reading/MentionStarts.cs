@@ -14,6 +14,10 @@ internal static class MentionStarts
     /// <summary>What follows within so many seconds is said in one breath.</summary>
     private const double OneBreath = 3;
 
+    /// <summary>Cued so often, over so many seconds, it is under way.</summary>
+    private const int SeveralCues = 2;
+    private const double LongCued = 12;
+
     /// <summary>A start said this many seconds after the beat is not the one that the beat expects.</summary>
     private const double OffBeat = 8;
 
@@ -56,6 +60,13 @@ internal static class MentionStarts
                 return at;
             }
 
+            // No rest, and cued for some time: what is called so softly and so late begins nothing.
+            if (mark is { Kind: MarkKind.Start, Strength: < 0.9 } && mark.At - at > LongCued && dose is null && Clocked.Between(marks, at + 1, mark.At).Count(m => m.Kind == MarkKind.Doing) >= SeveralCues
+                && !Clocked.Between(marks, at - BeatGrid.LongestRest, at).Any(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 }))
+            {
+                return at;
+            }
+
             // "Whenever you're ready, change over": half way through.
             if (mark is { Kind: MarkKind.Start, Strength: <= 0.5 } && Clocked.Between(marks, mark.At - OneBreath, mark.At + OneBreath).Any(m => m.Kind == MarkKind.SwitchSide))
             {
@@ -83,6 +94,27 @@ internal static class MentionStarts
 
         var stop = Clocked.Between(marks, at - BeatGrid.LongestRest, at).LastOrDefault(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 });
         return stop.At > 0 && at - stop.At < (role == Role.Announced ? rest : sameBreath) ? stop.At + rest : null;
+    }
+
+    /// <summary>What is told of a move between its announcement and its start sets it up; it begins no sooner.</summary>
+    internal static void SetUp(List<Mention> mentions)
+    {
+        for (var i = 0; i < mentions.Count; i++)
+        {
+            var told = mentions[i];
+            if (told is not { Weak: false, Role: Role.Announced } || told.EffectiveAt <= told.At + 1)
+            {
+                continue;
+            }
+
+            for (var j = i + 1; j < mentions.Count && mentions[j].At < told.EffectiveAt - 1; j++)
+            {
+                if (mentions[j].Move.Id == told.Move.Id && mentions[j].EffectiveAt < told.EffectiveAt)
+                {
+                    mentions[j] = mentions[j] with { EffectiveAt = told.EffectiveAt };
+                }
+            }
+        }
     }
 
     /// <summary>Where several moves are named between a stop and the next start, only one of them starts: the one most clearly announced, of equals the last.</summary>

@@ -132,6 +132,21 @@ public enum Trait
     /// <summary>Share of the words that speak for it, in quarters.</summary>
     LikeDense,
 
+    /// <summary>Whether its move is done where the body is said to be, and where it is by the names before too, and whether this may be no name.</summary>
+    Place,
+
+    /// <summary>Where the body is, whether its move is done there, and whether this may be no name.</summary>
+    PlaceIs,
+
+    /// <summary>How much likelier its words are said of its move than of the one clearly named last, in fours, and whether this may be no name.</summary>
+    LikeUnderWay,
+
+    /// <summary>What its words say for the move clearly named last, in fours, the time since, and whether this may be no name.</summary>
+    OfUnderWay,
+
+    /// <summary>How much likelier its words are said of its move than of any other clearly named nearby, in fours, and whether this may be no name.</summary>
+    LikeNamed,
+
     /// <summary>Of a faint mention: time since a clear name of another move.</summary>
     FaintSince,
 
@@ -187,12 +202,16 @@ internal sealed class MentionTraits
     private readonly List<double> _stops;
     private readonly double _coolDown;
     private readonly double _warmedUp;
-    private readonly List<TraitValue> _told = new(56);
+    private readonly List<TraitValue> _told = new(60);
+    private readonly DescriptionLikeness.Heard _listened;
+    private readonly PositionTrack _position;
+    private readonly string[] _places;
     private bool _isFaint;
 
-    /// <param name="mentions">All of them, those that are only faint too, in the order they are said.</param>
-    public MentionTraits(Speech speech, IReadOnlyList<Mark> marks, SaidDose dose, List<Mention> mentions)
+    public MentionTraits(Speech speech, MentionsHeard heard)
     {
+        var (marks, dose, mentions) = (heard.Marks, heard.Dose, heard.All);
+        (_listened, _position, _places) = (heard.Hearing.Listened, heard.Hearing.Position, heard.Hearing.Places);
         (_speech, _timed, _end, _marks, _all) = (speech, dose.Timed, speech.End.Value, marks, mentions);
         _clear = mentions.FindAll(m => !m.Weak && m.Weight > Clear);
         _byEffect = [.. mentions.Where(m => m.Weight > Heard).OrderBy(m => m.EffectiveAt)];
@@ -221,8 +240,10 @@ internal sealed class MentionTraits
         Tell(Trait.Name, Math.Min(3, m.Move.Name.AsSpan().Count(' ') + 1), weak, Math.Min(3, m.Length));
         OfMarks(m, role, timed, kind);
         OfWords(m);
+        OfPlace(m, weak);
         var (before, after) = (Neighbour(m, -1), Neighbour(m, 1));
         OfOthers(m, role, weak, before, after);
+        OfUnderWay(m, weak, before);
         OfSame(m, weak);
         OfNearby(m, weak);
         if (m.Like is { } like)
@@ -286,6 +307,17 @@ internal sealed class MentionTraits
         Tell(Trait.Numbers, Math.Min(3, numbers));
     }
 
+    private void OfPlace(Mention m, int weak)
+    {
+        int Fits(string place) => place.Length == 0 || m.Move.Positions.IsEmpty ? 0 : m.Move.Positions.Contains(place) ? 1 : m.Move.IsDone(place) ? 2 : 3;
+        var place = _places[m.Token];
+        Tell(Trait.Place, Fits(_position.At(m.Token)), Fits(place), weak);
+        Tell(Trait.PlaceIs, Array.IndexOf(Places, place) + 1, Fits(place), weak);
+    }
+
+    /// <summary>As traits number them.</summary>
+    private static readonly string[] Places = ["standing", "kneeling", "all-fours", "plank", "supine", "prone", "side-lying", "seated"];
+
     private void OfOthers(Mention m, int role, int weak, Mention? before, Mention? after)
     {
         var (others, strongest) = (new HashSet<string>(), 0.0);
@@ -328,6 +360,54 @@ internal sealed class MentionTraits
         }
 
         Tell(Trait.Family, Bit(family), weak);
+    }
+
+    /// <summary>What the words of a mention say for its move beside the move under way and beside what else is named: words that are as like the move under way are most often said of how that one is done.</summary>
+    private void OfUnderWay(Mention m, int weak, Mention? before)
+    {
+        // Of a name of few words, with what is said beside it.
+        const int few = 3;
+        const int beside = 8;
+        const double underWay = 75;
+        var (from, to) = m.Length > few ? (m.Token, m.Token + m.Length) : (Math.Max(0, m.Token - few), Math.Min(_speech.Tokens.Count, m.Token + m.Length + beside));
+        var own = _listened.For(m.Move, from, to);
+        if (weak > 0)
+        {
+            Tell(Trait.LikeNamed, BestNamed(m, from, to) is { } best ? Fours(own - best) : NothingElse, weak);
+        }
+
+        if (before is null || m.At - before.At > underWay)
+        {
+            Tell(Trait.LikeUnderWay, NothingElse, weak);
+            return;
+        }
+
+        var running = _listened.For(before.Move, from, to);
+        Tell(Trait.LikeUnderWay, Fours(own - running), weak);
+        Tell(Trait.OfUnderWay, Fours(running), Step(m.At - before.At) / 2, weak);
+    }
+
+    /// <summary>Where there is no other move to hold it against.</summary>
+    private const int NothingElse = 30;
+
+    /// <summary>A likeness, which may be below 0, in fours.</summary>
+    private static int Fours(double likeness) => Math.Clamp((int)Math.Floor(likeness / 4) + 6, 0, 14);
+
+    /// <summary>What words say at best for another move that is clearly named not long before or after.</summary>
+    private double? BestNamed(Mention m, int from, int to)
+    {
+        const double around = 90;
+        double? best = null;
+        var asked = new HashSet<string> { m.Move.Id };
+        for (var i = Clocked.From(_clear, m.At - around); i < _clear.Count && _clear[i].At <= m.At + around; i++)
+        {
+            if (asked.Add(_clear[i].Move.Id))
+            {
+                best = Math.Max(best ?? double.NegativeInfinity, _listened.For(_clear[i].Move, from, to));
+            }
+        }
+
+        return best;
     }
 
     /// <summary>The last or next clear name of another move.</summary>

@@ -178,13 +178,13 @@ internal static class MentionWeights
     }
 
     /// <summary>"Lunges, and go. Reverse lunges ..." : a general name right before a fuller one already means that one.</summary>
-    internal static void NameForward(IReadOnlyList<Mark> marks, List<Mention> mentions)
+    internal static void NameForward(Speech speech, IReadOnlyList<Mark> marks, List<Mention> mentions)
     {
         const double soon = 20;
         for (var i = 0; i + 1 < mentions.Count; i++)
         {
             var (m, next) = (mentions[i], mentions.Skip(i + 1).FirstOrDefault(o => !o.Weak && o.Role is Role.Doing or Role.Announced));
-            if (!m.Weak && m.Role is Role.Doing or Role.Announced && next is not null && next.At - m.At < soon && next.Move.Pattern == m.Move.Pattern && next.Move.NamesMoreThan(m.Move)
+            if (!m.Weak && m.Role is Role.Doing or Role.Announced && next is not null && next.At - m.At < soon && !RoleReader.IsUnloaded(speech, m.Token, m.Length) && next.Move.Pattern == m.Move.Pattern && next.Move.NamesMoreThan(m.Move)
                 && !Clocked.Between(marks, m.At + 1, next.At).Any(k => k.Kind is MarkKind.Opening or MarkKind.Break or MarkKind.WarmUpOver))
             {
                 mentions[i] = m with { Move = next.Move };
@@ -233,7 +233,7 @@ internal static class MentionWeights
     /// <summary>Right after work is named, "breathe in through the nose" is how it is done; arms that swing while everyone walks belong to the walk, shoulder blades to the row.</summary>
     private static bool IsCueToOthers(List<Mention> mentions, Mention m)
     {
-        bool JustNamed(Func<Move, bool> which) => Clocked.Between(mentions, m.At - MentionFinder.DescribesWithin - MentionStarts.AnnounceReach, m.At).Any(o => o.Weight >= 0.5 && which(o.Move));
+        bool JustNamed(Func<Move, bool> which) => Clocked.Between(mentions, m.At - MentionFinder.DescribesWithin - MentionStarts.AnnounceReach, m.At).Any(o => o.Weight >= 0.5 && o.EffectiveAt > m.At - MentionFinder.DescribesWithin && which(o.Move));
         return (m.Move.IsBreathing && JustNamed(o => !o.IsGentle))
             || (m.Move.Id == "arm-swing" && JustNamed(o => o.Pattern == "locomotion"))
             || (m.Move.Id == "scapula-squeeze" && mentions.Exists(o => o.At < m.At && o.Weight >= 0.5 && o.Move.Pattern.StartsWith("pull", StringComparison.Ordinal)));
@@ -300,6 +300,10 @@ internal static class MentionWeights
     /// <summary>Moves that are also cues to others.</summary>
     private const string Breathing = "breathing";
 
+    /// <summary>"Into your plank", within so many seconds of a move done from there, is where that one starts.</summary>
+    private const string Plank = "plank";
+    private const double StartsFromPlank = 15;
+
     /// <summary>What is only passed through has given way to another move by then, in seconds.</summary>
     private const double MomentIsOver = 15;
 
@@ -336,6 +340,13 @@ internal static class MentionWeights
             if (Clocked.Between(mentions, part.At - WayBack, part.At).Any(o => RoleReader.IsWayBack(speech, o, part)))
             {
                 mentions[i] = part with { Weight = 0 };
+                continue;
+            }
+
+            if (part.Move.Id == Plank && RoleReader.IsPassedThrough(speech, part.Token) && !RoleReader.IsHeld(speech, part.Token + part.Length)
+                && Clocked.Between(mentions, part.At - StartsFromPlank, part.At + StartsFromPlank).Any(o => !o.Weak && o.Move.Id != Plank && o.Move.Positions.Contains("plank") && o.Role is Role.Doing or Role.Announced))
+            {
+                mentions[i] = part with { Weight = part.Weight * 0.25 };
                 continue;
             }
 

@@ -71,7 +71,7 @@ internal static partial class MoveMeant
     {
         const double soon = 25;
         var changed = new Dictionary<string, Move>();
-        foreach (var m in mentions.Where(m => m.Role is Role.Doing or Role.Announced && m.Move.Sides == MoveSides.Both && (!m.Weak || m.Weight >= 0.5)))
+        foreach (var m in mentions.Where(m => m.Role is Role.Doing or Role.Announced && m.Move.Sides == MoveSides.Both && (!m.Weak || m.Length > 1 || m.Weight >= 0.5)))
         {
             if (lexicon.Find("single-arm-" + m.Move.Id[(m.Move.Id.LastIndexOf('-') + 1)..]) is { } one && one.Easier == m.Move.Id
                 && (OneHanded().IsMatch(speech.Around(m.Token, 3, OneHandedWithin))
@@ -119,6 +119,45 @@ internal static partial class MoveMeant
         return move;
     }
 
+    /// <summary>
+    /// The move that words mean beside the one under way and what is said around: heels that lift out of a wide squat, circles drawn by the leg that was just lifted,
+    /// a plié with the heels together, steps to the side against a band. Null where they mean what they say.
+    /// </summary>
+    internal static Move? Going(Speech speech, MoveLexicon lexicon, Move move, int token, int length, Mention? under)
+    {
+        const int around = 8;
+        string Words(int before, int after) => speech.Around(token, before, length + after);
+        return move.Id switch
+        {
+            "calf-raise" when under is { Move.Pattern: "squat" } && under.Move.Id.StartsWith(WideSquat, StringComparison.Ordinal) && !Straightens().IsMatch(Words(around, 0)) => lexicon["plie-releve"],
+            "arm-circle" or "hip-circle" when under is { Move.Pattern: "leg-raise" or "isolation-leg" or "kick" } && !OwnCircle().IsMatch(Words(around, 0)) =>
+                lexicon[under.Move.Positions.Contains("standing") ? "standing-leg-circle" : "leg-circle"],
+            WideSquat when HeelsTogether().IsMatch(Words(HeelsPlaced, around)) && !FeetApart().IsMatch(Words(HeelsPlaced, around)) => lexicon["first-position-plie"],
+            "side-step" when AgainstBand().IsMatch(speech.After(token + length, around)) => lexicon["banded-walk"],
+            _ => null,
+        };
+    }
+
+    private const string WideSquat = "sumo-squat";
+
+    /// <summary>Where the feet are is told so many words before the first plié.</summary>
+    private const int HeelsPlaced = 16;
+
+    [GeneratedRegex(@"\b(straight(en)?|stand(ing)?|legs together)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex Straightens();
+
+    [GeneratedRegex(@"\b(arms?|hands?|shoulders?|elbows?|hips|wrists?)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex OwnCircle();
+
+    [GeneratedRegex(@"\b(first position|heels (are )?(together|touching)|heels in and toes out)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex HeelsTogether();
+
+    [GeneratedRegex(@"\b(second position|wide|feet apart)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex FeetApart();
+
+    [GeneratedRegex(@"\b(with|against|in) (a|the|your|our) (\w+ )?bands?\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex AgainstBand();
+
     /// <summary>The move a name means where the body is: a leg raise standing, on the side, seated.</summary>
     internal static Move Here(MoveLexicon lexicon, Move named, string position, bool weak, IEnumerable<string> said)
     {
@@ -132,11 +171,14 @@ internal static partial class MoveMeant
         var words = said.ToList();
         var own = weak ? 0 : words.Count(stem => GoesBy(named, stem));
         var other = named.Elsewhere
-            .Where(id => lexicon[id].Positions.Contains(position) && (weak || GoesBy(lexicon[id], lexicon.NameStems(named)[^1]) || (own > 0 && words.Count(stem => GoesBy(lexicon[id], stem)) >= own)))
+            .Where(id => lexicon[id].Positions.Contains(position) && !(own > 0 && words.Exists(stem => PlaceStems.Contains(stem) && !GoesBy(lexicon[id], stem))) && (weak || GoesBy(lexicon[id], lexicon.NameStems(named)[^1]) || (own > 0 && words.Count(stem => GoesBy(lexicon[id], stem)) >= own)))
             .OrderByDescending(id => words.Count(stem => GoesBy(lexicon[id], stem)))
             .FirstOrDefault();
         return other is null ? named : lexicon[other];
     }
+
+    /// <summary>Words of a name that say how the body is held: a "bent-over row" is none sitting down, whatever was said before of sitting.</summary>
+    private static readonly HashSet<string> PlaceStems = [.. new[] { "bent", "standing", "seated", "lying", "kneeling", "prone" }.Select(WordStem.Of)];
 
     private static bool GoesBy(Move move, string stem) =>
         move.Aliases.Prepend(move.Name).Any(a => a.Split(' ', '-').Any(w => WordStem.Of(w) == stem));

@@ -34,7 +34,7 @@ internal sealed partial class PositionTrack
         (_speech, _said) = (speech, []);
         foreach (var (position, pattern) in Patterns)
         {
-            foreach (var match in speech.Find(pattern))
+            foreach (var match in speech.Find(pattern).Where(m => position != "seated" || !IsSquat(speech, m)))
             {
                 _said.Add((speech.TokenAt(match.Index), position, false));
             }
@@ -42,6 +42,22 @@ internal sealed partial class PositionTrack
 
         _said.Sort((a, b) => a.Token.CompareTo(b.Token));
     }
+
+    /// <summary>"Squats, sit down nice and low": nobody sits.</summary>
+    private static bool IsSquat(Speech speech, Match said)
+    {
+        const int before = 14;
+        const int after = 8;
+        var token = speech.TokenAt(said.Index);
+        return said.ValueSpan.StartsWith("sit ", StringComparison.Ordinal) && said.ValueSpan.EndsWith("down", StringComparison.Ordinal)
+            && Squats().IsMatch(speech.Preceding(token, before)) && !OnThings().IsMatch(speech.After(speech.TokenAt(said.Index + said.Length - 1) + 1, after));
+    }
+
+    [GeneratedRegex(@"\b(squats?|squatting|goblets?|thrusters?)\b", Options)]
+    private static partial Regex Squats();
+
+    [GeneratedRegex(@"\b(on|onto|floor|mat|chair|bench|seat|legs (out|long|straight|crossed))\b", Options)]
+    private static partial Regex OnThings();
 
     private PositionTrack(PositionTrack other) => (_speech, _said) = (other._speech, [.. other._said]);
 
@@ -148,6 +164,6 @@ internal sealed partial class PositionTrack
     [GeneratedRegex(@"\G\b(round (number )?[1-9] (is )?(done|down|over|complete)|(that's|that was|end of) round|(have|grab|get|take) (some|a|your) (drink|water|sip)|water break|down again)\b", Options)]
     private static partial Regex Between();
 
-    [GeneratedRegex(@"\G\b((stay|remain|still|keep) standing|(round|around|go|stand|come) (to )?(the )?(back of|behind) (the|your) chair|(hold|holding) (on )?(on ?to |to )?the back of (the|your|a) (chair|seat)|stand(ing)? (up|tall|nice|with|on|at|behind|facing|straight)|(back |up |come )(up )?(on ?to|to|on) (your|our|the) feet|(come|back|all the way) (up )?to (a )?stand(ing)?|on (to )?your feet|standing\b(?! (leg|hip|foot|knee|side|heel))|on the spot|up ?right|we're standing|standing (up|position))\b", Options)]
+    [GeneratedRegex(@"\G\b((stay|remain|still|keep) standing|(round|around|go|stand|come) (to )?(the )?(back of|behind) (the|your) chair|(hold|holding) (on )?(on ?to |to )?the back of (the|your|a) (chair|seat)|(holding|hold) on( ?to)? (the|your|a|that) (chair|wall|counter|worktop|sink|barre)\b(?! seat)|stand(ing)? (up|tall|nice|with|on|at|behind|facing|straight)|(back |up |come )(up )?(on ?to|to|on) (your|our|the) feet|(come|back|all the way) (up )?to (a )?stand(ing)?|on (to )?your feet|standing\b(?! (leg|hip|foot|knee|side|heel))|on the spot|up ?right|we're standing|standing (up|position))\b", Options)]
     private static partial Regex Standing();
 }

@@ -27,8 +27,18 @@ internal static partial class RoleReader
             return Role.Compared;
         }
 
+        if (described && NotFelt().IsMatch(speech.Around(token, wordsBefore, length)))
+        {
+            return Role.Negated;
+        }
+
         var next = before.Holds(NextUp());
         if ((!next && before.Holds(Alternative()) && !before.Holds(Tag()) && !(described && IfYouCan().IsMatch(before.Text))) || (!described && ((AlternativeAfter().IsMatch(after.Text) && !before.Holds(ThisIs())) || (before.Holds(If()) && InsteadAfter().IsMatch(after.Text)))))
+        {
+            return Role.Alternative;
+        }
+
+        if (!next && JustDo().IsMatch(speech.Before(token, JustDoWithin)))
         {
             return Role.Alternative;
         }
@@ -66,6 +76,16 @@ internal static partial class RoleReader
     {
         public bool Holds(Regex phrase) => Text.Length > 0 && Speech.MayBegin(phrase, From, To) && phrase.IsMatch(Text);
     }
+
+    private const int JustDoWithin = 16;
+
+    /// <summary>"If that felt horrible on your back just do the".</summary>
+    [GeneratedRegex(@"\bif (that|this|it|you|you're|your|the|those|these)\b( [\w']+){1,9} (just|simply|you can|then) (do|try|use|take|stick (with|to)|stay with|go back to|swap (to|for)|keep (doing|it as))( [\w']+){0,3}$", Options)]
+    private static partial Regex JustDo();
+
+    /// <summary>"You shouldn't feel this in your neck if you drop".</summary>
+    [GeneratedRegex(@"\b(shouldn't|don't|not|never|won't) (be )?(feel|feeling)( it| this| that| anything)? (in|on) (your|the)( [\w']+){0,8}$", Options)]
+    private static partial Regex NotFelt();
 
     /// <summary>"Look behind you like you're looking over a fence": a picture of what is done, no move.</summary>
     internal static bool IsPicture(Speech speech, int token) => Picture().IsMatch(speech.Before(token, 6));
@@ -207,6 +227,12 @@ internal static partial class RoleReader
     /// <summary>True where the move is only passed through: "walk your hands out to a plank".</summary>
     public static bool IsPassedThrough(Speech speech, int token) => PassedThrough().IsMatch(speech.Before(token, 4));
 
+    /// <summary>True right before "and hold it".</summary>
+    public static bool IsHeld(Speech speech, int end) => Held().IsMatch(speech.After(end, 5));
+
+    [GeneratedRegex(@"\b(hold(ing)?|stay(ing)?|\d+ seconds?)\b", Options)]
+    private static partial Regex Held();
+
     /// <summary>True where the words before a name speak of the class as a whole: "today we've got", "a class of".</summary>
     /// <param name="warming">True right after "we'll warm up", whose "we'll" says no more.</param>
     public static bool IsOfTheClass(Speech speech, int token, bool warming) =>
@@ -225,7 +251,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"(?<!\b(we|we'll|i'll|you'll|will|to|always|they) )\b(finish (off |up )?with|end with)( [\w']+){0,4}$", Options)]
     private static partial Regex Finishes();
 
-    [GeneratedRegex(@"\b((do|doing|called|learn|practi[sc]e) (the|a|an|our|some)|(going|here) for (the|a)|(this|next|exercise|move) (1 )?is (the|a|an|our|your))$", Options)]
+    [GeneratedRegex(@"\b((do|doing|called|learn|practi[sc]e) (the|a|an|our|some)|(going|here) for (the|a)|(this|next|exercise|move) (1 )?is (the|a|an|our|your)|this is|(it's|this is) called)$", Options)]
     private static partial Regex DoTheNamed();
 
     [GeneratedRegex(@"\b(regular|normal|plain|basic|standard|classic|straight|simple)$", Options)]
@@ -242,7 +268,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(not (just|only)|no (problem|worries|rest|break|stopping)|why not)\b[^.]*$", Options)]
     private static partial Regex NotOnly();
 
-    [GeneratedRegex(@"\b(the (longer|higher|lower|closer|further|wider|straighter) and$|keep(ing)? (it|that|this|everything)( nice( and)?| all| really| super| very)?$|like|similar to|same as|as if|think of|like (you're|you are|we're|i'm|someone's|you were) \w+ing( (over|on|in|to|up|down|out|at|through|off|round|around|away|into|something|somebody))*|like (there's|you've got|you have|it's) (a|an|your|the)( [\w']+){1,6}|kind of|feel (it |that )?(in )?(the|your|those)|it's (just |really |basically )?a (moving|kind of|sort of)|(this|it|that|which)('s| is) (basically|really|essentially|pretty much|kind of|sort of)( just)?|imagine|remember|than|almost|version of|as in|looks like|no (weights?|dumbbells?|bands?|kit|equipment)( needed)? (for|in|on)|(movement|position|shape|prep|preparation|practice|pattern) (for|of|behind)|\bas (a|an|the|our|your|in|that)|(still|just) add(ing)? (a|an|some|in a|in the|in|the|your)|now add (a|an|some|in a|your)|add (a|an|some|in a|in some|your))( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|tiny|small|big|slow|mini|fast|were|if|normal|regular))*$", Options)]
+    [GeneratedRegex(@"\b(the (longer|higher|lower|closer|further|wider|straighter) and$|keep(ing)? (it|that|this|everything)( nice( and)?| all| really| super| very)?$|like|similar to|same as|as if|think of|like (you're|you are|we're|they're|they are|he's|she's|i'm|someone's|you were) \w+ing( (over|on|in|to|up|down|out|at|through|off|round|around|away|into|something|somebody))*|like (there's|you've got|you have|it's) (a|an|your|the)( [\w']+){1,6}|kind of|feel (it |that )?(in )?(the|your|those)|it's (just |really |basically )?a (moving|kind of|sort of)|which is (just|only)|(this|it|that|which)('s| is) (basically|really|essentially|pretty much|kind of|sort of)( just)?|imagine|remember|than|almost|version of|as in|looks like|no (weights?|dumbbells?|bands?|kit|equipment)( needed)? (for|in|on)|(movement|position|shape|prep|preparation|practice|pattern) (for|of|behind)|\bas (a|an|the|our|your|in|that)|(still|just) add(ing)? (a|an|some|in a|in the|in|the|your)|now add (a|an|some|in a|your)|add (a|an|some|in a|in some|your))( (a|an|the|you|you're|we|we're|our|your|in|doing|it|is|did|1|half|little|tiny|small|big|slow|mini|fast|were|if|normal|regular))*$", Options)]
     private static partial Regex Comparison();
 
     /// <summary>"Now we add a little tilt of the pelvis": added to a move where it is named, the next one where it is described.</summary>
@@ -290,7 +316,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"(^|\b(and|now|then|so|okay|next|right) )if you can( just)?( (put|bring|take|cross|place|get|reach|lift|pop|lay))?( (the|your|that))?( (left|right))?$", Options)]
     private static partial Regex IfYouCan();
 
-    [GeneratedRegex(@"\b((that|those|these) (was|were)( our| your| the)?|(you've|we've|i've|have|had) been|we (just )?did|you (just )?did|just (did|done)|done with|finished( with)?|earlier|yesterday|used to (do|be)|i (once|used)|remember (the|those)|back from|(that's|that is) (the|your|our|all)( [\w']+){0,2} (done|over)|from (the|our|that)( first| last| warm up)?)( (a|an|the|your|our|those|all|with))*$", Options)]
+    [GeneratedRegex(@"\b((that|those|these) (was|were)( our| your| the)?|(you've|we've|i've|have|had) been|we (just )?did|you (just )?did|just (did|done)|done with|finished( with)?|earlier|yesterday|used to (do|be)|i (once|used)|i did( [\w']+){0,3} of|remember (the|those)|back from|(that's|that is) (the|your|our|all)( [\w']+){0,2} (done|over)|from (the|our|that)( first| last| warm up)?)( (a|an|the|your|our|those|all|with))*$", Options)]
     private static partial Regex Past();
 
     [GeneratedRegex(@"\b(i|he|she|they|we|who|somebody|someone|nobody|my [\w']+|(a|this|that|1|some|the) (friend|lady|woman|man|guy|bloke|chap|girl|boy|client|lad|kid|person|student|member|neighbou?r)( of (mine|ours))?) (((just|once|always|never|really|actually|nearly|almost) )?(had|broke|saw|went|used to|was|were|got|told|tried|started|ran|loved|hated|fell|wrote|asked|couldn't|crossed|played|bought|took|came|found|thought|forgot|pulled|learned|learnt|met|watched|read|lost|left|missed|spent|wore|ate|drove|decided|ended)|(can't even|(still )?(can't|cannot) find|'d rather|would rather|wish))\b((?! (last (week|night|year|time)|yesterday|ago)\b) [\w']+){0,4}$|\b(i'd rather|i've (never|always)|(my [\w']+|he|she|(a|this|that|1|some) (friend|lady|woman|man|guy|bloke|chap|girl|client|lad|kid)( of (mine|ours))?) (still |always |never |only |even )?(plays|runs|walks|does|likes|hates|loves|thinks|can't|struggles|goes|calls|says|makes|keeps|gets|has|wants|won't))\b( [\w']+){0,4}$|\b(who|(he|she)|(a|my|this) (friend|mate|son|daughter|husband|wife|neighbou?r|brother|sister|mum|mom|dad|dog|cat)( of (mine|ours))?)$", Options)]
@@ -306,7 +332,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"^(we did|you did|from (before|earlier|the warm up|round|last)|(are |is |all )?(done|finished|over)(?! (to|onto|the|your|and|there|on))|earlier|(sorted|in the bag|out of the way|for the day)\b)\b", Options)]
     private static partial Regex PastAfter();
 
-    [GeneratedRegex(@"\b(later( on)?|we'll (be|also|have|come|finish|end|then)|we will|today|followed by|after that|after (this|these)|(?<!\b(nearly|almost|here|are|we're|you're) )at the end(?! of (this|that) (1|round|set|move|exercise)\b)|before we (do|go|start|get)|next (round|block|circuit|pair|superset|combo|couple|few|two|2|3|week|month|year|class|session|video)('s)?\b( [\w']+){0,9}|going to be doing|coming (up )?(later|soon)|in a (minute|moment|bit)|(?<!\b(let's|(number|exercise|move) (\d|\w+) we) )(finish (off |up )?with|end with)|the other (exercise|move))( [\w']+){0,4}$", Options)]
+    [GeneratedRegex(@"\b(later( on)?|we'll (be|also|have|come|finish|end|then)|we will|today|followed by|after that|after (this|these)( (1|set|round|pair|block|superset))?( (we're|we are|we|you) (going|gonna|going to)( be)?)?( moving( on)?( to)?)?|(?<!\b(nearly|almost|here|are|we're|you're) )at the end(?! of (this|that) (1|round|set|move|exercise)\b)|before we (do|go|start|get)|next (round|block|circuit|pair|superset|combo|couple|few|two|2|3|week|month|year|class|session|video)('s)?\b( [\w']+){0,9}|going to be doing|coming (up )?(later|soon)|in a (minute|moment|bit)|(?<!\b(let's|(number|exercise|move) (\d|\w+) we) )(finish (off |up )?with|end with)|the other (exercise|move))( [\w']+){0,4}$", Options)]
     private static partial Regex Later();
 
     /// <summary>"People ask me about", "these work the same muscles as": a move is talked of, not done.</summary>
@@ -367,7 +393,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(don't|not|never|no|doesn't|isn't|without)( [\w']+){0,4} like (a|an|the|your|those)$", Options)]
     private static partial Regex Warned();
 
-    [GeneratedRegex(@"^([\w']+ )?(no|without( any| the)?) weights?\b", Options)]
+    [GeneratedRegex(@"^([\w']+ )?((no|without( any| the)?) weights?|(just |only )?(your |own )?body ?weight)\b", Options)]
     private static partial Regex NoWeight();
 
     [GeneratedRegex(@"\b(body ?weight|air)$", Options)]
@@ -397,7 +423,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(pair(ing|ed)?|supersett?(ing|ed)?|match(ing|ed)?|combin(e|ing|ed)|alternat(e|ing)) (that|this|it|them|those) (up )?with( (a|an|some|your|our))*$", Options)]
     private static partial Regex PairedWith();
 
-    [GeneratedRegex(@"\b(to|into|from|through|in|out of)( (a|an|the|your|that))*$", Options)]
+    [GeneratedRegex(@"\b(to|into|from|through|in|out of)( (a|an|the|your|that|same|high|full))*$", Options)]
     private static partial Regex PassedThrough();
 
     [GeneratedRegex(@"^(?!next up (?!okay|ready|here|so|and|in|let's|get|go|\d))(is |are |will be )?(coming up|next|up next|to come|first up|first\b(?! (round|block|set))|to start|to begin|now\b)", Options)]

@@ -216,6 +216,9 @@ internal static class ShortNames
     private static bool IsPartOf(MoveLexicon lexicon, Move part, Move whole) =>
         lexicon.NameStems(whole) is var stems && lexicon.NameStems(part) is var few && few.Length < stems.Length && few.All(stems.Contains);
 
+    /// <summary>A hold that gives way to pulses within so many seconds is none.</summary>
+    private const double HeldFirst = 10;
+
     /// <summary>Adds the pulses and holds of the move under way that are not named with it: "stay down and pulse it", "hold it there".</summary>
     internal static void Variants(Speech speech, MoveLexicon lexicon, List<(AliasHit Hit, int Token, int Length)> raw)
     {
@@ -223,6 +226,7 @@ internal static class ShortNames
         var added = new List<(AliasHit, int, int)>();
         var next = 0;
         (Move Move, double At)? under = null;
+        (Move Move, double At)? held = null;
         for (var t = 0; t < speech.Tokens.Count; t++)
         {
             for (; next < raw.Count && raw[next].Token <= t; next++)
@@ -230,11 +234,20 @@ internal static class ShortNames
                 under = NameFinder.IsClear(speech, raw[next]) ? (raw[next].Hit.Move, speech.At(raw[next].Token)) : under;
             }
 
+            if (held is { } still && speech.At(t) - still.At < HeldFirst && RoleReader.Pulses(speech, t) && lexicon.Variant(still.Move, MoveLexicon.Pulse) is { } pulsed)
+            {
+                // "Hold it down there, and pulse": the hold was the way into the pulses.
+                added[^1] = (new AliasHit(pulsed, true, 2, Described: true), t, 2);
+                held = null;
+                continue;
+            }
+
             if (under is { } move && speech.At(t) - move.At is >= begun and < MentionFinder.StillThatMove && (RoleReader.Pulses(speech, t) ? MoveLexicon.Pulse : RoleReader.HoldsIt(speech, t) ? MoveLexicon.Hold : null) is { } how
                 && lexicon.Variant(move.Move, how) is { } variant && !raw.Exists(r => r.Token <= t && t < r.Token + r.Length))
             {
                 added.Add((new AliasHit(variant, true, 2, Described: true), t, 2));
-                under = null;
+                under = (move.Move, speech.At(t));
+                held = how == MoveLexicon.Hold ? (move.Move, speech.At(t)) : null;
             }
         }
 

@@ -45,9 +45,9 @@ internal static partial class WorkStarts
     /// <summary>"One and two".</summary>
     private static bool CountsOn(Speech speech, int token)
     {
-        const int apart = 3;
-        const double soon = 6;
-        if (speech.Tokens[token].Number != 1)
+        const int apart = 11;
+        const double soon = 9;
+        if (speech.Tokens[token].Number != 1 || (token > 0 && NotCounted.Contains(speech.Tokens[token - 1].Text)))
         {
             return false;
         }
@@ -56,9 +56,12 @@ internal static partial class WorkStarts
         return next > 0 && speech.Tokens[next].Number == 2 && speech.At(next) - speech.At(token) < soon;
     }
 
+    /// <summary>"This one", "the other one" count nothing.</summary>
+    private static readonly HashSet<string> NotCounted = ["this", "that", "the", "each", "next", "last", "other", "which", "first", "another", "on", "with", "of", "into", "in", "for", "to", "a", "your", "my", "right", "left", "every", "no", "only", "just", "exercise", "number", "move", "round", "set", "part", "block", "is"];
+
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
     /// <summary>"Down we go", "ready and press", "here's the first".</summary>
-    [GeneratedRegex(@"^((here|off|in|down|up|away|over|round) (we|you) go\b|(and|okay|alright|right|ready|so) (we'll |we )?(begin|go|start)\b|ready (and |to )?(\d|down|up|press|lift|curl|push|squat|row|pull)\b|(we're|we are) (off|working|moving)\b|let's (work|go|get moving|start|begin)\b|starts? now\b|(moving|starting) now\b|(your )?(time|clock)('s| is)? (starts|on|running|going)|first (rep|1)\b|here's (number 1|the first|1)|hit it\b|crack on\b|go for it\b)", Options)]
+    [GeneratedRegex(@"^((here|off|in|down|up|away|over|round) (we|you) go\b|(and|okay|alright|right|ready|so) (we'll |we )?(begin|go|start)\b|ready (and |to )?(\d|down|up|press|lift|curl|push|squat|row|pull|hike|swing|step|kick|lunge|hinge|clean|snatch|jump|punch|lower|dip|sit|stand|raise|bend)\b|(we're|we are) (off|working|moving)\b|let's (work|go|get moving|start|begin)\b|starts? now\b|(moving|starting) now\b|(your )?(time|clock)('s| is)? (starts|on|running|going)|first (rep|1)\b|set (number )?\d (and|down|up|go|press|here)\b|here's (number 1|the first|1)|hit it\b|crack on\b|go for it\b)", Options)]
     private static partial Regex First();
 }
