@@ -102,6 +102,7 @@ public static class MentionFinder
         {
             var (hit, token, length) = raw[i];
             var at = speech.At(token);
+            Mention? UnderWay() => Named.Later(Named.LastNamed(mentions, at, StillThatMove), Named.LastDescribed(mentions, at, PulsedWithin));
             var role = RoleReader.Of(speech, token, length, hit.Move.IsGentle, at < opening, hit.Described);
             if (role == Role.Doing && (InRest(marks, at) || (!hit.Move.IsStretch && beat?.StartAfter(at) is not null)))
             {
@@ -146,7 +147,7 @@ public static class MentionFinder
             var (place, implied) = position.Find(token);
             var move = MoveMeant.OneLimb(speech, lexicon, MoveMeant.Here(lexicon, hit.Move, place, hit.Weak, speech.Stems.Skip(token).Take(length)), token, length);
             var general = lexicon.NameStems(move).Length == 1 || (hit.Words == 1 && speech.Tokens[token + length - 1].Stem == lexicon.NameStems(move)[^1]) || !move.Parts.IsEmpty;
-            if (hit.Weak && lexicon.How(move) is { } how && Named.Later(Named.LastNamed(mentions, at, StillThatMove), Named.LastDescribed(mentions, at, PulsedWithin)) is { } under)
+            if (hit.Weak && lexicon.How(move) is { } how && UnderWay() is { } under)
             {
                 // "Stay down there and pulse", after the wide squat or the lunge; after push-ups they are push-ups.
                 var variant = lexicon.Variant(under.Move, how);
@@ -154,7 +155,7 @@ public static class MentionFinder
                 move = variant ?? move;
             }
 
-            move = MoveMeant.Going(speech, lexicon, move, token, length, Named.Later(Named.LastNamed(mentions, at, StillThatMove), Named.LastDescribed(mentions, at, PulsedWithin))) ?? move;
+            move = MoveMeant.Going(speech, lexicon, move, token, length, UnderWay) ?? move;
             if (move.Harder is { } fromToes && move.Positions.Contains("kneeling") && RoleReader.OrToes(speech, token + length))
             {
                 // "Press-ups on your knees or on your toes": both are meant.

@@ -7,6 +7,8 @@ namespace AnyPace.Core.Reading;
 /// <summary>Decides which move a name means where it is said: by what is under way, where the body is, what was named in full before.</summary>
 internal static partial class MoveMeant
 {
+    private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
+
     /// <summary>In a class that promises no jumps, a name that has a stepping form means that one, unless a jump is named.</summary>
     internal static Move? Stepped(Speech speech, MoveLexicon lexicon, Move move, int token, int length)
     {
@@ -38,13 +40,13 @@ internal static partial class MoveMeant
     internal static bool Walks(Speech speech, int token) =>
         speech.Tokens[token].Text is "walk" && !WalksElsewhere().IsMatch(speech.After(token + 1, 2)) && !AsOneWalks().IsMatch(speech.Before(token, 2));
 
-    [GeneratedRegex(@"\G\b(walk(ing|ers)? (workout|class|session|along|together|at home|indoors|with (me|us))|walkers|miles?|\d+ minute walk|(let's|start|keep) walk(ing)?|(of|for|our|this|a) walk(ing)?|(walk|walking) (in place|on the spot))\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"\G\b(walk(ing|ers)? (workout|class|session|along|together|at home|indoors|with (me|us))|walkers|miles?|\d+ minute walk|(let's|start|keep) walk(ing)?|(of|for|our|this|a) walk(ing)?|(walk|walking) (in place|on the spot))\b", Options)]
     private static partial Regex AWalk();
 
-    [GeneratedRegex(@"^(your|the|away|around and|over|past|you|through|off)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"^(your|the|away|around and|over|past|you|through|off)\b", Options)]
     private static partial Regex WalksElsewhere();
 
-    [GeneratedRegex(@"\b(as you|when you|you|a|the|dog|to|i|they|of)$", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"\b(as you|when you|you|a|the|dog|to|i|they|of)$", Options)]
     private static partial Regex AsOneWalks();
 
     private static readonly HashSet<string> LooseWords = ["low", "high", "big", "little", "small", "slow", "fast", "quick"];
@@ -95,7 +97,7 @@ internal static partial class MoveMeant
     private const int OneHandedWithin = 18;
 
     /// <summary>"A row, so put your free hand on the bench".</summary>
-    [GeneratedRegex(@"\b((your|the) free hand|(other|opposite) hand (is )?(on|to) (a|the|your|that) (bench|chair|knee|thigh|seat|wall)|1 hand on (a|the|your) (bench|chair|knee|thigh|seat))\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"\b((your|the) free hand|(other|opposite) hand (is )?(on|to) (a|the|your|that) (bench|chair|knee|thigh|seat|wall)|1 hand on (a|the|your) (bench|chair|knee|thigh|seat))\b", Options)]
     private static partial Regex OneHanded();
 
     /// <summary>"Right arm, six ... left arm": both sides are called within one bout and its other side.</summary>
@@ -123,14 +125,15 @@ internal static partial class MoveMeant
     /// The move that words mean beside the one under way and what is said around: heels that lift out of a wide squat, circles drawn by the leg that was just lifted,
     /// a plié with the heels together, steps to the side against a band. Null where they mean what they say.
     /// </summary>
-    internal static Move? Going(Speech speech, MoveLexicon lexicon, Move move, int token, int length, Mention? under)
+    /// <param name="underWay">Tells the move under way; asked only where it matters.</param>
+    internal static Move? Going(Speech speech, MoveLexicon lexicon, Move move, int token, int length, Func<Mention?> underWay)
     {
         const int around = 8;
         string Words(int before, int after) => speech.Around(token, before, length + after);
         return move.Id switch
         {
-            "calf-raise" when under is { Move.Pattern: "squat" } && under.Move.Id.StartsWith(WideSquat, StringComparison.Ordinal) && !Straightens().IsMatch(Words(around, 0)) => lexicon["plie-releve"],
-            "arm-circle" or "hip-circle" when under is { Move.Pattern: "leg-raise" or "isolation-leg" or "kick" } && !OwnCircle().IsMatch(Words(around, 0)) =>
+            "calf-raise" when underWay() is { Move.Pattern: "squat" } under && under.Move.Id.StartsWith(WideSquat, StringComparison.Ordinal) && !Straightens().IsMatch(Words(around, 0)) => lexicon["plie-releve"],
+            "arm-circle" or "hip-circle" when underWay() is { Move.Pattern: "leg-raise" or "isolation-leg" or "kick" } under && !OwnCircle().IsMatch(Words(around, 0)) =>
                 lexicon[under.Move.Positions.Contains("standing") ? "standing-leg-circle" : "leg-circle"],
             WideSquat when HeelsTogether().IsMatch(Words(HeelsPlaced, around)) && !FeetApart().IsMatch(Words(HeelsPlaced, around)) => lexicon["first-position-plie"],
             "side-step" when AgainstBand().IsMatch(speech.After(token + length, around)) => lexicon["banded-walk"],
@@ -143,19 +146,19 @@ internal static partial class MoveMeant
     /// <summary>Where the feet are is told so many words before the first plié.</summary>
     private const int HeelsPlaced = 16;
 
-    [GeneratedRegex(@"\b(straight(en)?|stand(ing)?|legs together)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"\b(straight(en)?|stand(ing)?|legs together)\b", Options)]
     private static partial Regex Straightens();
 
-    [GeneratedRegex(@"\b(arms?|hands?|shoulders?|elbows?|hips|wrists?)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"\b(arms?|hands?|shoulders?|elbows?|hips|wrists?)\b", Options)]
     private static partial Regex OwnCircle();
 
-    [GeneratedRegex(@"\b(first position|heels (are )?(together|touching)|heels in and toes out)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"\b(first position|heels (are )?(together|touching)|heels in and toes out)\b", Options)]
     private static partial Regex HeelsTogether();
 
-    [GeneratedRegex(@"\b(second position|wide|feet apart)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"\b(second position|wide|feet apart)\b", Options)]
     private static partial Regex FeetApart();
 
-    [GeneratedRegex(@"\b(with|against|in) (a|the|your|our) (\w+ )?bands?\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"\b(with|against|in) (a|the|your|our) (\w+ )?bands?\b", Options)]
     private static partial Regex AgainstBand();
 
     /// <summary>The move a name means where the body is: a leg raise standing, on the side, seated.</summary>
