@@ -26,7 +26,7 @@ internal static class FitBench
     {
         var recordings = MarkedRecording.Load(folders).FindAll(r => !r.Gold.KeptAside);
         var mentions = MentionFit.Fit([.. recordings.Select(r => MentionFit.Mentions(r.Captions, r.Gold, MoveLexicon.Default))]);
-        Write("mention-weights.csv", mentions.Write(), mentions.Weights.Count);
+        Write("mention-trees.csv", mentions.Write(MentionFit.Traits), mentions.Columns.Count());
         var remarks = RemarkFit.Fit(
             RemarkFit.Sentence.Parse(sentences.SelectMany(File.ReadLines)),
             [.. recordings.Where(r => r.Gold.Outside is not null).Select(r => new RemarkFit.MarkedClass(r.Captions, r.Gold))]);

@@ -1,115 +1,71 @@
+using System.Collections.Immutable;
 using AnyPace.Core.Lexicon;
 using AnyPace.Core.Sessions;
 
 namespace AnyPace.Core.Reading;
 
-/// <summary>What is asked of a mention before it is judged. Shares are in fifths, seconds in the steps of <see cref="MentionTraits"/>.</summary>
+/// <summary>What is asked of a mention before it is judged; see <see cref="MentionTraits"/> for how each is told. "Near" and the like are in seconds there.</summary>
 public enum Trait
 {
+    /// <summary>Whether it is only faintly heard.</summary>
+    Faint,
+
     /// <summary>The pattern of the move, by its place among <see cref="Vocabulary.Patterns"/> in alphabetical order.</summary>
     Pattern,
 
     /// <summary>The activity its MET is of, by its place among those of the shipped lexicon in alphabetical order.</summary>
     Activity,
 
-    /// <summary>Role, whether it may be no name, words.</summary>
-    Said,
+    /// <summary>Whether its move is work, mobility or a stretch.</summary>
+    Kind,
 
-    /// <summary>Whether the class is timed, and the role.</summary>
+    /// <summary>The sides of its move.</summary>
+    Sides,
+
+    /// <summary>What the words around do with it.</summary>
+    Role,
+
+    /// <summary>Whether it may be no name.</summary>
+    Weak,
+
+    /// <summary>Words said.</summary>
+    Length,
+
+    /// <summary>Words of the name.</summary>
+    Name,
+
+    /// <summary>Its own weight, by the rules, in twentieths.</summary>
+    Weight,
+
+    /// <summary>Whether the class is timed.</summary>
     Timed,
 
-    /// <summary>Work, mobility or stretch, and the tenth of the class it is said in.</summary>
-    Gentle,
+    /// <summary>The hundredth of the class it is said in.</summary>
+    Place,
 
-    /// <summary>Time since the last start that was called, and whether the class is timed.</summary>
+    /// <summary>Time since the last start that was called.</summary>
     SinceStart,
 
     /// <summary>Time since the last stop or break that was called.</summary>
     SinceStop,
 
-    /// <summary>Time until the next start that is called, and whether the class is timed.</summary>
+    /// <summary>Time until the next start that is called.</summary>
     UntilStart,
 
-    /// <summary>Time until it would begin, and the role.</summary>
+    /// <summary>Time until it would begin.</summary>
     Lag,
 
-    /// <summary>How many other moves are named beside it, and whether it may be no name.</summary>
-    Beside,
-
-    /// <summary>The strongest of those, and its own weight, in quarters.</summary>
-    BesideWeight,
-
-    /// <summary>How many other moves would begin when it would, and whether one of them is stronger.</summary>
-    SameStart,
-
-    /// <summary>Whether another name for that start comes later, the role, whether it may be no name.</summary>
-    SameStartLater,
-
-    /// <summary>Time since another move was clearly named, the role of that one, whether this may be no name.</summary>
-    After,
-
-    /// <summary>Time until another move is clearly named, and whether this may be no name.</summary>
-    Before,
-
-    /// <summary>How often its move is named nearby.</summary>
-    Repeated,
-
-    /// <summary>How often its move is clearly named in the class, and whether this may be no name.</summary>
-    Elsewhere,
-
-    /// <summary>The strongest other mention of its move, in fifths.</summary>
-    ElsewhereBest,
-
-    /// <summary>Whether a move of its pattern is clearly named nearby, and whether this may be no name.</summary>
-    Family,
-
-    /// <summary>Share of the names nearby that are as gentle, or not, and which.</summary>
-    GentleNear,
-
-    /// <summary>The same for stretches.</summary>
-    StretchNear,
-
-    /// <summary>Share of the names nearby that are done in its position, and whether this may be no name.</summary>
-    PlaceNear,
-
-    /// <summary>Share of the names nearby that work its muscles.</summary>
-    MuscleNear,
-
-    /// <summary>Time from the first to the last mention of its move, and whether this may be no name.</summary>
-    Spread,
-
-    /// <summary>Whether it is the first of its move, and whether it may be no name.</summary>
-    First,
-
-    /// <summary>Whether it is the last of its move, and whether it may be no name.</summary>
-    Last,
-
-    /// <summary>Whether no other of its move is stronger, and whether it may be no name.</summary>
-    Strongest,
-
-    /// <summary>How many others of its move are said as done, and as announced.</summary>
-    Roles,
-
-    /// <summary>How many of its move are said as not done now.</summary>
-    NotDone,
-
-    /// <summary>Whether sides are changed beside it, and the sides of its move.</summary>
+    /// <summary>Whether sides are changed beside it.</summary>
     Turn,
 
     /// <summary>Whether a round or set is called beside it.</summary>
     Round,
 
-    /// <summary>Whether the cool-down was called before it, and work, mobility or stretch.</summary>
+    /// <summary>Whether the cool-down was called before it.</summary>
     CoolingDown,
 
-    /// <summary>Whether the end of the warm-up was called before it, and whether it is gentle.</summary>
+    /// <summary>Whether the end of the warm-up was called before it.</summary>
     WarmedUp,
-
-    /// <summary>Words of the name, whether it may be none, words said.</summary>
-    Name,
-
-    /// <summary>Numbers said right after it.</summary>
-    Numbers,
 
     /// <summary>Silence before it.</summary>
     SilenceBefore,
@@ -117,72 +73,141 @@ public enum Trait
     /// <summary>Silence after it.</summary>
     SilenceAfter,
 
-    /// <summary>Likeness, in threes; see <see cref="LikeMove.Score"/>.</summary>
+    /// <summary>Numbers said right after it.</summary>
+    Numbers,
+
+    /// <summary>Whether its move is done where the body is said to be.</summary>
+    FitsSaid,
+
+    /// <summary>Whether its move is done where the body is by the names before too.</summary>
+    FitsPlace,
+
+    /// <summary>Where the body is.</summary>
+    Body,
+
+    /// <summary>How many other moves are named beside it.</summary>
+    Beside,
+
+    /// <summary>The weight of the strongest of those, in twentieths.</summary>
+    BesideWeight,
+
+    /// <summary>How many other moves would begin when it would.</summary>
+    SameStart,
+
+    /// <summary>Whether one of them is stronger.</summary>
+    SameStartStronger,
+
+    /// <summary>Whether another name for that start comes later.</summary>
+    SameStartLater,
+
+    /// <summary>Time since another move was clearly named.</summary>
+    After,
+
+    /// <summary>The role of that one.</summary>
+    AfterRole,
+
+    /// <summary>Time until another move is clearly named.</summary>
+    Before,
+
+    /// <summary>Whether a move of its pattern is clearly named nearby.</summary>
+    Family,
+
+    /// <summary>How much likelier its words are said of its move than of the one clearly named last, in twos.</summary>
+    LikeUnderWay,
+
+    /// <summary>What its words say for the move clearly named last, in twos.</summary>
+    OfUnderWay,
+
+    /// <summary>How much likelier its words are said of its move than of any other clearly named nearby, in twos.</summary>
+    LikeNamed,
+
+    /// <summary>How often its move is named nearby.</summary>
+    Repeated,
+
+    /// <summary>How often its move is clearly named in the class.</summary>
+    Elsewhere,
+
+    /// <summary>The strongest other mention of its move, in twentieths.</summary>
+    ElsewhereBest,
+
+    /// <summary>Time from the first to the last mention of its move.</summary>
+    Spread,
+
+    /// <summary>Whether it is the first of its move.</summary>
+    First,
+
+    /// <summary>Whether it is the last of its move.</summary>
+    Last,
+
+    /// <summary>Whether no other of its move is stronger.</summary>
+    Strongest,
+
+    /// <summary>How many others of its move are said as done.</summary>
+    OthersDone,
+
+    /// <summary>How many others of its move are said as announced.</summary>
+    OthersAnnounced,
+
+    /// <summary>How many of its move are said as not done now.</summary>
+    NotDone,
+
+    /// <summary>Share of the names nearby that are as gentle, or not.</summary>
+    GentleNear,
+
+    /// <summary>Share of the names nearby that are as much a stretch, or not.</summary>
+    StretchNear,
+
+    /// <summary>Share of the names nearby that are done in its position.</summary>
+    PlaceNear,
+
+    /// <summary>Share of the names nearby that work its muscles.</summary>
+    MuscleNear,
+
+    /// <summary>Likeness; see <see cref="LikeMove.Score"/>.</summary>
     Like,
 
-    /// <summary>Lead of the likeness.</summary>
+    /// <summary>Lead of the likeness, in tenths.</summary>
     LikeLead,
-
-    /// <summary>Likeness in sixes, its lead in twos.</summary>
-    LikeBoth,
 
     /// <summary>Words that speak for the likeness.</summary>
     LikeWords,
 
-    /// <summary>Share of the words that speak for it, in quarters.</summary>
+    /// <summary>Share of its words that speak for it, in hundredths.</summary>
     LikeDense,
 
-    /// <summary>Whether its move is done where the body is said to be, and where it is by the names before too, and whether this may be no name.</summary>
-    Place,
-
-    /// <summary>Where the body is, whether its move is done there, and whether this may be no name.</summary>
-    PlaceIs,
-
-    /// <summary>How much likelier its words are said of its move than of the one clearly named last, in fours, and whether this may be no name.</summary>
-    LikeUnderWay,
-
-    /// <summary>What its words say for the move clearly named last, in fours, the time since, and whether this may be no name.</summary>
-    OfUnderWay,
-
-    /// <summary>How much likelier its words are said of its move than of any other clearly named nearby, in fours, and whether this may be no name.</summary>
-    LikeNamed,
-
-    /// <summary>Of a faint mention: time since a clear name of another move.</summary>
-    FaintSince,
-
-    /// <summary>Of a faint mention: time until the next.</summary>
-    FaintUntil,
-
-    /// <summary>Of a faint mention: whether its move is faintly heard elsewhere too, nearby too, and named at all.</summary>
+    /// <summary>Of a faint mention: whether its move is faintly heard elsewhere too.</summary>
     FaintAgain,
+
+    /// <summary>Of a faint mention: whether it is faintly heard nearby too.</summary>
+    FaintAgainNear,
+
+    /// <summary>Of a faint mention: whether its move is named at all.</summary>
+    FaintNamed,
 
     /// <summary>Of a faint mention: whether it is the likest nearby.</summary>
     FaintLikest,
 }
 
-/// <summary>One value of one trait.</summary>
-/// <param name="Faint">True for those of faint mentions, which are judged by weights of their own.</param>
-public readonly record struct TraitValue(Trait Trait, bool Faint, byte A, byte B, byte C);
-
 /// <summary>Tells the traits of the mentions of one recording.</summary>
 internal sealed class MentionTraits
 {
-    /// <summary>Seconds below which each step of a time ends.</summary>
-    private static readonly double[] Steps = [1, 3, 6, 10, 15, 25, 45];
-    private static readonly double[] FaintSteps = [2, 5, 9, 14, 20, 30, 45, 70];
+    /// <summary>Seconds at which each step of a time ends.</summary>
+    private static readonly double[] Steps = [1, 2, 3, 4.5, 6, 8, 10, 12, 15, 20, 25, 35, 45, 70];
+
+    /// <summary>What a trait tells that cannot be asked of a mention.</summary>
+    private const byte NotTold = byte.MaxValue;
 
     private static readonly string[] Patterns = [.. Vocabulary.Patterns.Order(StringComparer.Ordinal)];
     private static readonly string[] Activities = [.. MoveLexicon.Default.Moves.Select(m => m.Activity.Id).Distinct().Order(StringComparer.Ordinal)];
 
-    /// <summary>Seconds between two mentions that are in one breath, for one start, of one group, near by, around, soon after, just before. Ours, as all that follow.</summary>
+    /// <summary>Seconds between two mentions that are in one breath, for one start, of one group, near by, around, soon after, and no time at all. Ours, as all that follow.</summary>
     private const double Breath = 8;
     private const double OneStart = 5;
     private const double OneGroup = 40;
     private const double Nearby = 45;
     private const double Around = 60;
     private const double SoonAgain = 30;
-    private const double JustBefore = 25;
-    private const double NeverSince = 99;
+    private const double Never = 127;
 
     /// <summary>From these weights on a mention is heard, is clear, and is surely a name.</summary>
     private const double Heard = 0.2;
@@ -202,11 +227,10 @@ internal sealed class MentionTraits
     private readonly List<double> _stops;
     private readonly double _coolDown;
     private readonly double _warmedUp;
-    private readonly List<TraitValue> _told = new(60);
+    private readonly byte[] _told = new byte[Names.Length];
     private readonly DescriptionLikeness.Heard _listened;
     private readonly PositionTrack _position;
     private readonly string[] _places;
-    private bool _isFaint;
 
     public MentionTraits(Speech speech, MentionsHeard heard)
     {
@@ -223,102 +247,108 @@ internal sealed class MentionTraits
         (_coolDown, _warmedUp) = (FirstOf(MarkKind.CoolDown), FirstOf(MarkKind.WarmUpOver));
     }
 
-    /// <summary>The traits of one of the mentions. The list is used again for the next.</summary>
-    public List<TraitValue> Of(Mention m)
+    /// <summary>The traits, in the order they are told.</summary>
+    public static ImmutableArray<string> Names { get; } = [.. Enum.GetNames<Trait>()];
+
+    /// <summary>What each trait tells of one of the mentions. The values stand until the next is asked for.</summary>
+    public ReadOnlySpan<byte> Of(Mention m)
     {
-        _told.Clear();
-        _isFaint = m.Faint;
-        var weak = m.Weak ? 1 : 0;
-        var role = (int)m.Role;
-        var timed = _timed ? 1 : 0;
-        var kind = m.Move.IsStretch ? 2 : m.Move.IsGentle ? 1 : 0;
-        Tell(Trait.Said, role, weak, Math.Min(4, m.Length));
-        Tell(Trait.Timed, timed, role);
-        Tell(Trait.Gentle, kind, (int)(10 * m.At / _end));
+        Array.Fill(_told, NotTold);
+        Tell(Trait.Faint, Bit(m.Faint));
+        Tell(Trait.Kind, m.Move.IsStretch ? 2 : Bit(m.Move.IsGentle));
+        Tell(Trait.Sides, (int)m.Move.Sides);
+        Tell(Trait.Role, (int)m.Role);
+        Tell(Trait.Weak, Bit(m.Weak));
+        Tell(Trait.Length, m.Length);
+        Tell(Trait.Weight, Twentieths(m.Weight));
+        Tell(Trait.Timed, Bit(_timed));
+        Tell(Trait.Place, (int)(20 * m.At / _end));
         Tell(Trait.Pattern, Array.IndexOf(Patterns, m.Move.Pattern));
         Tell(Trait.Activity, Array.IndexOf(Activities, m.Move.Activity.Id));
-        Tell(Trait.Name, Math.Min(3, m.Move.Name.AsSpan().Count(' ') + 1), weak, Math.Min(3, m.Length));
-        OfMarks(m, role, timed, kind);
+        Tell(Trait.Name, m.Move.Name.AsSpan().Count(' ') + 1);
+        OfMarks(m);
         OfWords(m);
-        OfPlace(m, weak);
+        OfPlace(m);
         var (before, after) = (Neighbour(m, -1), Neighbour(m, 1));
-        OfOthers(m, role, weak, before, after);
-        OfUnderWay(m, weak, before);
-        OfSame(m, weak);
-        OfNearby(m, weak);
+        OfOthers(m, before, after);
+        OfUnderWay(m, before);
+        OfSame(m);
+        OfNearby(m);
         if (m.Like is { } like)
         {
-            OfLikeness(m, like, before, after);
+            OfLikeness(m, like);
         }
 
         return _told;
     }
 
-    private void Tell(Trait trait, int a, int b = 0, int c = 0) => _told.Add(new TraitValue(trait, _isFaint, (byte)a, (byte)b, (byte)c));
+    private void Tell(Trait trait, int value) => _told[(int)trait] = (byte)Math.Clamp(value, 0, NotTold - 1);
 
-    private static int Step(double seconds) => Step(seconds, Steps);
-
-    private static int Step(double seconds, double[] steps)
+    /// <summary>A time, in steps.</summary>
+    private void Tell(Trait trait, double seconds)
     {
         var step = 0;
-        while (step < steps.Length && seconds >= steps[step])
+        while (step < Steps.Length && seconds >= Steps[step])
         {
             step++;
         }
 
-        return step;
+        Tell(trait, step);
     }
+
+    private static int Twentieths(double weight) => (int)(20 * weight);
 
     private static int Bit(bool value) => value ? 1 : 0;
 
     private static int From(List<double> sorted, double at) => Clocked.From(sorted, at, static t => t);
 
-    private static double Since(List<double> sorted, double at) => From(sorted, Math.BitIncrement(at)) is > 0 and var next ? at - sorted[next - 1] : NeverSince;
+    private static double Since(List<double> sorted, double at) => From(sorted, Math.BitIncrement(at)) is > 0 and var next ? at - sorted[next - 1] : Never;
 
-    private void OfMarks(Mention m, int role, int timed, int kind)
+    private void OfMarks(Mention m)
     {
         // A mark has the time its phrase ends; one that ends as the name begins is before it.
         const double justNow = 0.5;
         const double turn = 8;
         const double round = 10;
         var next = From(_starts, Math.BitIncrement(m.At));
-        Tell(Trait.SinceStart, Step(Since(_starts, m.At + justNow) - justNow), timed);
-        Tell(Trait.SinceStop, Step(Since(_stops, m.At + justNow) - justNow));
-        Tell(Trait.UntilStart, Step(next < _starts.Count ? _starts[next] - m.At : NeverSince), timed);
-        Tell(Trait.Lag, Step(m.EffectiveAt - m.At), role);
-        Tell(Trait.Turn, Bit(Clocked.Between(_marks, m.At - turn, m.At + turn).Any(k => k.Kind == MarkKind.SwitchSide)), (int)m.Move.Sides);
+        Tell(Trait.SinceStart, Since(_starts, m.At + justNow) - justNow);
+        Tell(Trait.SinceStop, Since(_stops, m.At + justNow) - justNow);
+        Tell(Trait.UntilStart, next < _starts.Count ? _starts[next] - m.At : Never);
+        Tell(Trait.Lag, m.EffectiveAt - m.At);
+        Tell(Trait.Turn, Bit(Clocked.Between(_marks, m.At - turn, m.At + turn).Any(k => k.Kind == MarkKind.SwitchSide)));
         Tell(Trait.Round, Bit(Clocked.Between(_marks, m.At - round, m.At + round).Any(k => k.Kind is MarkKind.Round or MarkKind.Again)));
-        Tell(Trait.CoolingDown, Bit(_coolDown < m.At), kind);
-        Tell(Trait.WarmedUp, Bit(_warmedUp < m.At), Bit(kind > 0));
+        Tell(Trait.CoolingDown, Bit(_coolDown < m.At));
+        Tell(Trait.WarmedUp, Bit(_warmedUp < m.At));
     }
 
     private void OfWords(Mention m)
     {
         const double rightAfter = 12;
         var (tokens, after) = (_speech.Tokens, m.Token + m.Length);
-        Tell(Trait.SilenceBefore, Step(m.Token > 0 ? m.At - tokens[m.Token - 1].At : Steps[3]));
-        Tell(Trait.SilenceAfter, Step(after < tokens.Count ? tokens[after].At - tokens[after - 1].At : Steps[3]));
+        Tell(Trait.SilenceBefore, m.Token > 0 ? m.At - tokens[m.Token - 1].At : Never);
+        Tell(Trait.SilenceAfter, after < tokens.Count ? tokens[after].At - tokens[after - 1].At : Never);
         var numbers = 0;
         for (var t = m.Token; t < tokens.Count && tokens[t].At < m.At + rightAfter; t++)
         {
             numbers += Bit(tokens[t].Number is not null);
         }
 
-        Tell(Trait.Numbers, Math.Min(3, numbers));
+        Tell(Trait.Numbers, numbers);
     }
 
-    private void OfPlace(Mention m, int weak)
+    private void OfPlace(Mention m)
     {
         int Fits(string place) => place.Length == 0 || m.Move.Positions.IsEmpty ? 0 : m.Move.Positions.Contains(place) ? 1 : m.Move.IsDone(place) ? 2 : 3;
         var place = _places[m.Token];
-        Tell(Trait.Place, Fits(_position.At(m.Token)), Fits(place), weak);
-        Tell(Trait.PlaceIs, Array.IndexOf(Places, place) + 1, Fits(place), weak);
+        Tell(Trait.FitsSaid, Fits(_position.At(m.Token)));
+        Tell(Trait.FitsPlace, Fits(place));
+        Tell(Trait.Body, Array.IndexOf(Places, place) + 1);
     }
 
     /// <summary>As traits number them.</summary>
     private static readonly string[] Places = ["standing", "kneeling", "all-fours", "plank", "supine", "prone", "side-lying", "seated"];
 
-    private void OfOthers(Mention m, int role, int weak, Mention? before, Mention? after)
+    private void OfOthers(Mention m, Mention? before, Mention? after)
     {
         var (others, strongest) = (new HashSet<string>(), 0.0);
         for (var i = Clocked.From(_all, Math.BitIncrement(m.At - Breath)); i < _all.Count && _all[i].At < m.At + Breath; i++)
@@ -330,9 +360,8 @@ internal sealed class MentionTraits
             }
         }
 
-        static int Quarters(double weight) => (int)(4 * Math.Min(1.2, weight));
-        Tell(Trait.Beside, Math.Min(4, others.Count), weak);
-        Tell(Trait.BesideWeight, Quarters(strongest), Quarters(m.Weight));
+        Tell(Trait.Beside, others.Count);
+        Tell(Trait.BesideWeight, Twentieths(strongest));
 
         var (stronger, later) = (false, false);
         others.Clear();
@@ -347,23 +376,28 @@ internal sealed class MentionTraits
             }
         }
 
-        Tell(Trait.SameStart, Math.Min(3, others.Count), Bit(stronger));
-        Tell(Trait.SameStartLater, Bit(later), role, weak);
+        Tell(Trait.SameStart, others.Count);
+        Tell(Trait.SameStartStronger, Bit(stronger));
+        Tell(Trait.SameStartLater, Bit(later));
 
-        var just = before is not null && m.At - before.At < JustBefore;
-        Tell(Trait.After, just ? Step(m.At - before!.At) : Steps.Length + 1, just ? (int)before!.Role : 0, weak);
-        Tell(Trait.Before, after is null ? Steps.Length + 1 : Step(after.At - m.At), weak);
+        Tell(Trait.After, before is null ? Never : m.At - before.At);
+        if (before is not null)
+        {
+            Tell(Trait.AfterRole, (int)before.Role);
+        }
+
+        Tell(Trait.Before, after is null ? Never : after.At - m.At);
         var family = false;
         for (var i = Clocked.From(_all, Math.BitIncrement(m.At - OneGroup)); i < _all.Count && _all[i].At < m.At + OneGroup; i++)
         {
             family |= !_all[i].Weak && _all[i].Move.Pattern == m.Move.Pattern && _all[i].Move.Id != m.Move.Id;
         }
 
-        Tell(Trait.Family, Bit(family), weak);
+        Tell(Trait.Family, Bit(family));
     }
 
     /// <summary>What the words of a mention say for its move beside the move under way and beside what else is named: words that are as like the move under way are most often said of how that one is done.</summary>
-    private void OfUnderWay(Mention m, int weak, Mention? before)
+    private void OfUnderWay(Mention m, Mention? before)
     {
         // Of a name of few words, with what is said beside it.
         const int few = 3;
@@ -371,27 +405,23 @@ internal sealed class MentionTraits
         const double underWay = 75;
         var (from, to) = m.Length > few ? (m.Token, m.Token + m.Length) : (Math.Max(0, m.Token - few), Math.Min(_speech.Tokens.Count, m.Token + m.Length + beside));
         var own = _listened.For(m.Move, from, to);
-        if (weak > 0)
+        if (m.Weak && BestNamed(m, from, to) is { } best)
         {
-            Tell(Trait.LikeNamed, BestNamed(m, from, to) is { } best ? Fours(own - best) : NothingElse, weak);
+            Tell(Trait.LikeNamed, Twos(own - best));
         }
 
         if (before is null || m.At - before.At > underWay)
         {
-            Tell(Trait.LikeUnderWay, NothingElse, weak);
             return;
         }
 
         var running = _listened.For(before.Move, from, to);
-        Tell(Trait.LikeUnderWay, Fours(own - running), weak);
-        Tell(Trait.OfUnderWay, Fours(running), Step(m.At - before.At) / 2, weak);
+        Tell(Trait.LikeUnderWay, Twos(own - running));
+        Tell(Trait.OfUnderWay, Twos(running));
     }
 
-    /// <summary>Where there is no other move to hold it against.</summary>
-    private const int NothingElse = 30;
-
-    /// <summary>A likeness, which may be below 0, in fours.</summary>
-    private static int Fours(double likeness) => Math.Clamp((int)Math.Floor(likeness / 4) + 6, 0, 14);
+    /// <summary>A likeness, which may be below 0, in twos.</summary>
+    private static int Twos(double likeness) => Math.Clamp((int)Math.Floor(likeness / 2) + 60, 0, 120);
 
     /// <summary>What words say at best for another move that is clearly named not long before or after.</summary>
     private double? BestNamed(Mention m, int from, int to)
@@ -422,7 +452,7 @@ internal sealed class MentionTraits
         return i >= 0 && i < _clear.Count ? _clear[i] : null;
     }
 
-    private void OfSame(Mention m, int weak)
+    private void OfSame(Mention m)
     {
         var (near, clear, best, doing, announced, notDone) = (0, 0, 0.0, 0, 0, 0);
         var same = _of[m.Move.Id];
@@ -441,22 +471,20 @@ internal sealed class MentionTraits
             announced += Bit(other.Role == Role.Announced);
         }
 
-        Tell(Trait.Repeated, Math.Min(4, near));
-        Tell(Trait.Elsewhere, Math.Min(5, clear), weak);
-        Tell(Trait.ElsewhereBest, (int)(5 * best));
-        Tell(Trait.Spread, Step(same[^1].At - same[0].At), weak);
-        Tell(Trait.First, Bit(ReferenceEquals(same[0], m)), weak);
-        Tell(Trait.Last, Bit(ReferenceEquals(same[^1], m)), weak);
-        Tell(Trait.Strongest, Bit(best <= m.Weight), weak);
-        Tell(Trait.Roles, Math.Min(3, doing), Math.Min(3, announced));
-        Tell(Trait.NotDone, Math.Min(3, notDone));
+        Tell(Trait.Repeated, near);
+        Tell(Trait.Elsewhere, clear);
+        Tell(Trait.ElsewhereBest, Twentieths(best));
+        Tell(Trait.Spread, same[^1].At - same[0].At);
+        Tell(Trait.First, Bit(ReferenceEquals(same[0], m)));
+        Tell(Trait.Last, Bit(ReferenceEquals(same[^1], m)));
+        Tell(Trait.Strongest, Bit(best <= m.Weight));
+        Tell(Trait.OthersDone, doing);
+        Tell(Trait.OthersAnnounced, announced);
+        Tell(Trait.NotDone, notDone);
     }
 
-    private void OfNearby(Mention m, int weak)
+    private void OfNearby(Mention m)
     {
-        const int none = 6;
-        static int Fifths(int of, int all) => all == 0 ? none : 5 * of / all;
-
         var (around, gentle, stretch, nearby, place, muscle) = (0, 0, 0, 0, 0, 0);
         for (var i = Clocked.From(_clear, m.At - Around); i < _clear.Count && _clear[i].At <= m.At + Around; i++)
         {
@@ -477,31 +505,39 @@ internal sealed class MentionTraits
             }
         }
 
-        Tell(Trait.GentleNear, Fifths(gentle, around), Bit(m.Move.IsGentle));
-        Tell(Trait.StretchNear, Fifths(stretch, around), Bit(m.Move.IsStretch));
-        Tell(Trait.PlaceNear, Fifths(place, nearby), weak);
-        Tell(Trait.MuscleNear, Fifths(muscle, nearby));
+        TellShare(Trait.GentleNear, gentle, around);
+        TellShare(Trait.StretchNear, stretch, around);
+        TellShare(Trait.PlaceNear, place, nearby);
+        TellShare(Trait.MuscleNear, muscle, nearby);
     }
 
-    private void OfLikeness(Mention m, LikeMove like, Mention? before, Mention? after)
+    /// <summary>A share, in hundredths; nothing where there is nothing to have a share in.</summary>
+    private void TellShare(Trait trait, int of, int all)
     {
-        Tell(Trait.Like, Math.Min(20, (int)(like.Score / 3)));
-        Tell(Trait.LikeLead, Math.Min(12, (int)like.Lead));
-        Tell(Trait.LikeBoth, Math.Min(5, (int)(like.Score / 6)), Math.Min(5, (int)(like.Lead / 2)));
-        Tell(Trait.LikeWords, Math.Min(9, like.Words));
-        Tell(Trait.LikeDense, Math.Min(4, 4 * like.Words / Math.Max(1, m.Length)));
+        if (all > 0)
+        {
+            Tell(trait, 20 * of / all);
+        }
+    }
+
+    private void OfLikeness(Mention m, LikeMove like)
+    {
+        Tell(Trait.Like, (int)like.Score);
+        Tell(Trait.LikeLead, (int)(4 * like.Lead));
+        Tell(Trait.LikeWords, like.Words);
+        TellShare(Trait.LikeDense, like.Words, Math.Max(1, m.Length));
         if (!m.Faint)
         {
             return;
         }
 
         const double aroundIt = 15;
-        Tell(Trait.FaintSince, before is null ? FaintSteps.Length + 1 : Step(m.At - before.At, FaintSteps));
-        Tell(Trait.FaintUntil, after is null ? FaintSteps.Length + 1 : Step(after.At - m.At, FaintSteps));
         var same = _of[m.Move.Id];
         bool Again(Mention other) => other.Faint && !ReferenceEquals(other, m);
         bool IsClose(Mention other) => Math.Abs(other.At - m.At) < aroundIt;
-        Tell(Trait.FaintAgain, Bit(same.Exists(Again)), Bit(same.Exists(o => Again(o) && IsClose(o))), Bit(same.Exists(o => !o.Faint)));
+        Tell(Trait.FaintAgain, Bit(same.Exists(Again)));
+        Tell(Trait.FaintAgainNear, Bit(same.Exists(o => Again(o) && IsClose(o))));
+        Tell(Trait.FaintNamed, Bit(same.Exists(o => !o.Faint)));
         var likest = true;
         for (var i = Clocked.From(_faint, m.At - aroundIt); i < _faint.Count && _faint[i].At < m.At + aroundIt; i++)
         {

@@ -43,7 +43,8 @@ internal static partial class RoleReader
             return Role.Alternative;
         }
 
-        if (IsTold(before.Text, after.Text))
+        // "They skip": whoever it is, it is not the class.
+        if (IsTold(before.Text, after.Text) || (length == 1 && speech.Before(token, 1) is "they" or "he" or "she"))
         {
             return Role.Told;
         }

@@ -6,52 +6,107 @@ namespace AnyPace.Core.Tests.ReadingTests;
 
 public sealed class MentionFitTests
 {
-    private static readonly TraitValue Named = new(Trait.Said, false, 0, 0, 1);
-    private static readonly TraitValue Passing = new(Trait.Said, false, 0, 1, 1);
-    private static readonly TraitValue Faintly = new(Trait.Like, true, 5, 0, 0);
+    private static readonly string[] Columns = ["named", "passing", "noise"];
 
-    /// <summary>Eight classes in which what is named is right nine times in ten, what is said in passing one time in ten, and what is faintly heard half the time.</summary>
-    private static List<MentionFit.Examples> Classes() =>
-    [
-        .. Enumerable.Range(0, 8).Select(_ => new MentionFit.Examples(
-        [
-            .. Enumerable.Range(0, 10).SelectMany(i => new (bool, TraitValue[], bool)[]
+    private static readonly byte[] Named = [1, 0, 7];
+    private static readonly byte[] Passing = [0, 1, 7];
+    private static readonly byte[] Neither = [0, 0, 7];
+
+    /// <summary>What is named is right nine times in ten, what is said in passing one time in ten, what is neither half the time. The last column tells nothing.</summary>
+    private static (List<byte[]> Told, List<bool> Right) Examples()
+    {
+        var (told, right) = (new List<byte[]>(), new List<bool>());
+        for (var i = 0; i < 400; i++)
+        {
+            foreach (var (kind, isRight) in new[] { (Named, i % 10 > 0), (Passing, i % 10 == 0), (Neither, i % 2 == 0) })
             {
-                (false, [Named], i > 0),
-                (false, [Passing], i == 0),
-                (true, [Faintly], i % 2 == 0),
-            }),
-        ])),
-    ];
+                told.Add([kind[0], kind[1], (byte)(i / 10 % 5)]);
+                right.Add(isRight);
+            }
+        }
 
-    private static double Likelihood(MentionWeightTable table, TraitValue trait) =>
-        LogisticFit.Share((trait.Faint ? table.FaintBase : table.Base) + table.Weights[trait]);
+        return (told, right);
+    }
 
-    [Fact]
-    public void What_is_right_more_often_is_likelier()
+    private static BoostedTrees Fit()
     {
-        var table = MentionFit.Fit(Classes());
-        Assert.InRange(Likelihood(table, Named), 0.7, 0.9);
-        Assert.InRange(Likelihood(table, Passing), 0.1, 0.3);
-        Assert.InRange(Likelihood(table, Faintly), 0.45, 0.55);
+        var (told, right) = Examples();
+        return BoostedTrees.Fit(told, right);
     }
 
     [Fact]
-    public void The_order_of_the_classes_and_of_their_mentions_changes_nothing()
+    public void What_is_right_more_often_is_likelier_and_by_as_much()
     {
-        var classes = Classes();
-        var turned = classes.AsEnumerable().Reverse().Select(c => new MentionFit.Examples([.. c.Of.Reverse()])).ToList();
-        Assert.Equal(MentionFit.Fit(classes).Write(), MentionFit.Fit(turned).Write());
+        var trees = Fit();
+        Assert.InRange(trees.Likelihood(Named), 0.85, 0.93);
+        Assert.InRange(trees.Likelihood(Passing), 0.07, 0.15);
+        Assert.InRange(trees.Likelihood(Neither), 0.45, 0.55);
     }
 
     [Fact]
-    public void What_is_seen_in_few_classes_only_is_not_weighed()
+    public void Two_columns_that_only_tell_together_are_learnt_together()
     {
-        var seldom = new TraitValue(Trait.Turn, false, 1, 1, 0);
-        var classes = Classes();
-        classes[0] = new MentionFit.Examples([.. classes[0].Of, (false, [Named, seldom], true)]);
-        Assert.DoesNotContain(seldom, MentionFit.Fit(classes).Weights.Keys);
+        var (told, right) = (new List<byte[]>(), new List<bool>());
+        for (var i = 0; i < 400; i++)
+        {
+            // Either, but not both; a few more of one kind, or no single question would tell anything.
+            var (a, b) = ((byte)(i % 2), (byte)(i % 8 < 5 ? 1 : 0));
+            told.Add([a, b]);
+            right.Add(a != b);
+        }
+
+        var trees = BoostedTrees.Fit(told, right);
+        Assert.All(new byte[][] { [0, 1], [1, 0] }, t => Assert.InRange(trees.Likelihood(t), 0.7, 1));
+        Assert.All(new byte[][] { [0, 0], [1, 1] }, t => Assert.InRange(trees.Likelihood(t), 0, 0.3));
     }
+
+    [Fact]
+    public void The_order_of_the_examples_changes_nothing()
+    {
+        var (told, right) = Examples();
+        var turned = BoostedTrees.Fit([.. told.AsEnumerable().Reverse()], [.. right.AsEnumerable().Reverse()]);
+        Assert.Equal(Fit().Write(Columns), turned.Write(Columns));
+    }
+
+    [Fact]
+    public void What_too_few_examples_have_is_not_asked()
+    {
+        var (told, right) = Examples();
+        for (var i = 0; i < 10; i++)
+        {
+            told.Add([9, 0, 0]);
+            right.Add(false);
+        }
+
+        var trees = BoostedTrees.Fit(told, right);
+        Assert.Equal(trees.Likelihood([1, 0, 0]), trees.Likelihood([9, 0, 0]));
+    }
+
+    [Fact]
+    public void Nothing_to_learn_from_says_nothing()
+    {
+        var trees = BoostedTrees.Fit([], []);
+        Assert.Equal(0.5, trees.Likelihood([1, 2, 3]));
+        Assert.Empty(trees.Columns);
+    }
+
+    [Fact]
+    public void Trees_are_read_as_they_were_written()
+    {
+        var trees = Fit();
+        var read = BoostedTrees.Parse(trees.Write(Columns), Columns);
+        Assert.Equal(trees.Write(Columns), read.Write(Columns));
+        Assert.All(new[] { Named, Passing, Neither }, t => Assert.Equal(trees.Likelihood(t), read.Likelihood(t)));
+    }
+
+    [Theory]
+    [InlineData("column,cut,value\nnamed,0\n", "Line 2")]
+    [InlineData("column,cut,value\nnamed,300,0\n", "Line 2")]
+    [InlineData("column,cut,value\nnamed,0,much\n", "Line 2")]
+    [InlineData("column,cut,value\nnamed,0,0\nguessed,0,0\n", "Line 3 of the trees: there is no column 'guessed'")]
+    [InlineData("column,cut,value\nnamed,0,0\n", "The trees have 1 lines")]
+    public void A_broken_table_says_where(string text, string says) =>
+        Assert.Contains(says, Assert.Throws<FormatException>(() => BoostedTrees.Parse(text, Columns)).Message);
 
     [Fact]
     public void A_ridge_pulls_weights_to_nothing()
@@ -62,22 +117,6 @@ public sealed class MentionFitTests
         Assert.True(free[0] > held[0] && held[0] > 0);
         Assert.InRange(held[0], 0, 0.05);
     }
-
-    [Fact]
-    public void A_table_is_read_as_it_was_written()
-    {
-        var table = MentionFit.Fit(Classes());
-        var read = MentionWeightTable.Parse(table.Write());
-        Assert.Equal((table.Base, table.FaintBase), (read.Base, read.FaintBase));
-        Assert.Equal(table.Weights.OrderBy(w => w.Key.ToString()), read.Weights.OrderBy(w => w.Key.ToString()));
-    }
-
-    [Theory]
-    [InlineData("trait,faint,a,b,c,weight\nSaid,0,1,0\n", "Line 2")]
-    [InlineData("trait,faint,a,b,c,weight\nSaid,0,1,0,0,much\n", "Line 2")]
-    [InlineData("trait,faint,a,b,c,weight\nSaid,0,1,0,0,0.5\nGuessed,0,1,0,0,0.5\n", "Line 3 of the weights: there is no trait 'Guessed'")]
-    public void A_broken_table_says_where(string text, string says) =>
-        Assert.Contains(says, Assert.Throws<FormatException>(() => MentionWeightTable.Parse(text)).Message);
 
     [Theory]
     [InlineData(20, 60, true)]
@@ -91,19 +130,22 @@ public sealed class MentionFitTests
         var gold = GoldReading.Parse($$"""
             {"captions":"a.txt","title":"A","coach":"B","date":"2026-11-27","statedMinutes":1,"phases":[["work",0,70]],"bouts":[["squat",{{start}},{{end}},"both"]]}
             """);
-        var mention = Assert.Single(MentionFit.Mentions(file, gold, Make.Lexicon).Of, m => !m.Faint);
+        var faint = MentionFit.Traits.ToList().IndexOf(nameof(Trait.Faint));
+        var mention = Assert.Single(MentionFit.Mentions(file, gold, Make.Lexicon).Of, m => m.Told[faint] == 0);
         Assert.Equal(right, mention.Right);
     }
 
     /// <summary>Whoever changes what is heard, or a marked class, runs <c>./anypace bench fit</c>.</summary>
     [Fact]
-    public void The_shipped_weights_are_those_of_the_marked_classes()
+    public void The_shipped_trees_are_those_of_the_marked_classes()
     {
-        using var shipped = new StreamReader(typeof(MentionFit).Assembly.GetManifestResourceStream("reading/mention-weights.csv")!);
-        var (table, fitted) = (MentionWeightTable.Parse(shipped.ReadToEnd()), MentionFit.Fit([.. MarkedReadingTests.Marked().Where(m => !m.Gold.KeptAside).Select(m => MentionFit.Mentions(m.Captions, m.Gold, Make.Lexicon))]));
-        Assert.Equal(fitted.Weights.Keys.Select(k => k.ToString()).Order(), table.Weights.Keys.Select(k => k.ToString()).Order());
+        using var shipped = new StreamReader(typeof(MentionFit).Assembly.GetManifestResourceStream("reading/mention-trees.csv")!);
+        var trees = BoostedTrees.Parse(shipped.ReadToEnd(), MentionFit.Traits);
+        var classes = MarkedReadingTests.Marked().Where(m => !m.Gold.KeptAside).Select(m => MentionFit.Mentions(m.Captions, m.Gold, Make.Lexicon)).ToList();
+        var fitted = MentionFit.Fit(classes);
 
-        // Another machine may round the last digit the other way.
-        Assert.All(table.Weights, w => Assert.Equal(fitted.Weights[w.Key], w.Value, 0.021));
+        // Another machine may round the last digit the other way, and ask another of two questions that tell the same.
+        var told = classes.SelectMany(c => c.Of).Select(e => e.Told).ToList();
+        Assert.InRange(told.Average(t => Math.Abs(trees.Likelihood(t) - fitted.Likelihood(t))), 0, 0.01);
     }
 }

@@ -1,0 +1,210 @@
+using System.Collections.Immutable;
+using System.Globalization;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>
+/// A likelihood as a sum of small trees, each grown on what those before it left over (gradient boosting with the logistic loss, second order).
+/// No chance is in it: the same examples in the same order give the same trees.
+/// </summary>
+/// <remarks>After J. H. Friedman, "Greedy function approximation: a gradient boosting machine", Annals of Statistics 29 (2001), 1189-1232.</remarks>
+public sealed class BoostedTrees
+{
+    private const string Head = "column,cut,value";
+
+    /// <summary>How many nodes a tree of <see cref="Depth"/> questions has: one of each branch, and its leaves.</summary>
+    private const int Nodes = (1 << (Depth + 1)) - 1;
+
+    /// <summary>Questions from the root of a tree to a leaf; trees, and how much of each is taken. Ours, as all that follow, by classes held back in turn.</summary>
+    private const int Depth = 4;
+    private const int Trees = 250;
+    private const double Rate = 0.08;
+
+    /// <summary>What a leaf costs, as so many examples that say nothing would; the fewest examples in a leaf.</summary>
+    private const double Ridge = 8;
+    private const int LeastInLeaf = 15;
+
+    /// <summary>Each tree asks one column in so many, another set each time.</summary>
+    private const int OneColumnIn = 3;
+
+    /// <summary>A split has to be better by so much than one in an earlier column: two that are equal but for rounding are one on every machine.</summary>
+    private const double Better = 1e-6;
+
+    /// <summary>All nodes of all trees. The children of the node <c>n</c> of a tree are <c>2n + 1</c> and <c>2n + 2</c>.</summary>
+    private readonly ImmutableArray<Node> _nodes;
+
+    private BoostedTrees(IEnumerable<Node> nodes) => _nodes = [.. nodes];
+
+    /// <summary>A question, or, where the column is below 0, a leaf.</summary>
+    /// <param name="Cut">Up to this value to the left.</param>
+    private readonly record struct Node(int Column, byte Cut, double Value);
+
+    /// <summary>How likely it is, 0..1.</summary>
+    /// <param name="told">A value for each column.</param>
+    public double Likelihood(ReadOnlySpan<byte> told)
+    {
+        var sum = 0.0;
+        for (var root = 0; root < _nodes.Length; root += Nodes)
+        {
+            sum += Leaf(_nodes.AsSpan(root, Nodes), told);
+        }
+
+        return LogisticFit.Share(sum);
+    }
+
+    /// <summary>The columns that are asked for.</summary>
+    public IEnumerable<int> Columns => _nodes.Select(n => n.Column).Where(c => c >= 0).Distinct().Order();
+
+    private static double Leaf(ReadOnlySpan<Node> tree, ReadOnlySpan<byte> told)
+    {
+        var at = 0;
+        while (tree[at].Column >= 0)
+        {
+            at = (2 * at) + (told[tree[at].Column] <= tree[at].Cut ? 1 : 2);
+        }
+
+        return tree[at].Value;
+    }
+
+    /// <param name="told">For each example a value for each column.</param>
+    /// <param name="right">Whether each example is right.</param>
+    public static BoostedTrees Fit(IReadOnlyList<byte[]> told, IReadOnlyList<bool> right)
+    {
+        var grower = new Grower(told, right);
+        var all = new List<Node>();
+        for (var tree = 0; tree < Trees; tree++)
+        {
+            all.AddRange(grower.Grow(tree));
+        }
+
+        return new BoostedTrees(all);
+    }
+
+    /// <exception cref="FormatException">Not such a table; says which line.</exception>
+    public static BoostedTrees Parse(string text, IReadOnlyList<string> columns)
+    {
+        var nodes = new List<Node>();
+        foreach (var (i, line) in text.Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).Index().Skip(1))
+        {
+            var cells = line.Split(',');
+            if (cells is not [var name, var cut, var value] || !byte.TryParse(cut, NumberStyles.None, CultureInfo.InvariantCulture, out var upTo)
+                || !double.TryParse(value, NumberStyles.Float, CultureInfo.InvariantCulture, out var leaf))
+            {
+                throw new FormatException($"Line {i + 1} of the trees, '{line}', is not '{Head}'.");
+            }
+
+            var column = name.Length == 0 ? -1 : columns.Index().Where(c => c.Item == name).Select(c => c.Index).DefaultIfEmpty(-2).First();
+            nodes.Add(column == -2 ? throw new FormatException($"Line {i + 1} of the trees: there is no column '{name}'.") : new Node(column, upTo, leaf));
+        }
+
+        return nodes.Count % Nodes == 0 ? new BoostedTrees(nodes) : throw new FormatException($"The trees have {nodes.Count} lines, which is no multiple of {Nodes}.");
+    }
+
+    /// <summary>The trees as text, a line a node.</summary>
+    public string Write(IReadOnlyList<string> columns) => string.Join('\n',
+    [
+        Head,
+        .. _nodes.Select(n => string.Create(CultureInfo.InvariantCulture, $"{(n.Column < 0 ? string.Empty : columns[n.Column])},{n.Cut},{n.Value}")),
+        string.Empty,
+    ]);
+
+    /// <summary>Grows one tree after the other.</summary>
+    private sealed class Grower
+    {
+        private readonly IReadOnlyList<byte[]> _told;
+        private readonly IReadOnlyList<bool> _right;
+        private readonly double[] _sums;
+        private readonly double[] _slopes;
+        private readonly double[] _curves;
+
+        public Grower(IReadOnlyList<byte[]> told, IReadOnlyList<bool> right)
+        {
+            (_told, _right) = (told, right);
+            (_sums, _slopes, _curves) = (new double[told.Count], new double[told.Count], new double[told.Count]);
+        }
+
+        public Node[] Grow(int number)
+        {
+            for (var i = 0; i < _sums.Length; i++)
+            {
+                var share = LogisticFit.Share(_sums[i]);
+                (_slopes[i], _curves[i]) = ((_right[i] ? 1 : 0) - share, share * (1 - share));
+            }
+
+            var tree = new Node[Nodes];
+            Array.Fill(tree, new Node(-1, 0, 0));
+            var columns = Enumerable.Range(0, _told.Count == 0 ? 0 : _told[0].Length).Where(c => Asks(number, c)).ToArray();
+            Split(tree, 0, [.. Enumerable.Range(0, _told.Count)], Depth, columns);
+            for (var i = 0; i < _sums.Length; i++)
+            {
+                _sums[i] += Leaf(tree, _told[i]);
+            }
+
+            return tree;
+        }
+
+        /// <summary>Scattered, so that every few columns are together in some tree; Knuth's multiplicative hash.</summary>
+        private static bool Asks(int tree, int column) => ((uint)((tree + 1) * (column + 1)) * 2654435761u >> 16) % OneColumnIn == 0;
+
+        private void Split(Node[] tree, int at, int[] examples, int deeper, int[] columns)
+        {
+            var (slope, curve) = (examples.Sum(i => _slopes[i]), examples.Sum(i => _curves[i]));
+            var (best, column, cut) = (0.0, -1, 0);
+            if (deeper > 0 && examples.Length >= 2 * LeastInLeaf)
+            {
+                foreach (var (c, (gain, upTo)) in columns.Zip(columns.AsParallel().AsOrdered().Select(c => BestCut(c, examples, slope, curve))))
+                {
+                    if (gain > best + Better)
+                    {
+                        (best, column, cut) = (gain, c, upTo);
+                    }
+                }
+            }
+
+            // To four places, so that no rounding of this machine is carried on.
+            tree[at] = new Node(column, (byte)cut, column < 0 ? Math.Round(Rate * slope / (curve + Ridge), 4) : 0);
+            if (column >= 0)
+            {
+                Split(tree, (2 * at) + 1, Array.FindAll(examples, i => _told[i][column] <= cut), deeper - 1, columns);
+                Split(tree, (2 * at) + 2, Array.FindAll(examples, i => _told[i][column] > cut), deeper - 1, columns);
+            }
+        }
+
+        /// <summary>Where a column parts the examples best, and how much that gains.</summary>
+        private (double Gain, int Cut) BestCut(int column, int[] examples, double slope, double curve)
+        {
+            const int values = byte.MaxValue + 1;
+            Span<double> slopes = stackalloc double[values];
+            Span<double> curves = stackalloc double[values];
+            Span<int> counts = stackalloc int[values];
+            foreach (var i in examples)
+            {
+                var value = _told[i][column];
+                slopes[value] += _slopes[i];
+                curves[value] += _curves[i];
+                counts[value]++;
+            }
+
+            static double Of(double slope, double curve) => slope * slope / (curve + Ridge);
+            var (best, cut, left, leftCurve, count) = (0.0, 0, 0.0, 0.0, 0);
+            for (var value = 0; value < byte.MaxValue; value++)
+            {
+                if (counts[value] == 0)
+                {
+                    continue;
+                }
+
+                left += slopes[value];
+                leftCurve += curves[value];
+                count += counts[value];
+                if (count >= LeastInLeaf && examples.Length - count >= LeastInLeaf
+                    && Of(left, leftCurve) + Of(slope - left, curve - leftCurve) - Of(slope, curve) is var gain && gain > best + Better)
+                {
+                    (best, cut) = (gain, value);
+                }
+            }
+
+            return (best, cut);
+        }
+    }
+}
