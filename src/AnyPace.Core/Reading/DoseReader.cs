@@ -257,7 +257,7 @@ public static partial class DoseReader
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\G\b(?<w>\d{2}) ?(/|by|and )?(?<r>\d{2}) (split|format|intervals?|work to rest|style|protocol|today|(x|times) \d)\b", Options)]
+    [GeneratedRegex(@"\G\b(?<w>\d{2}) ?(/|by|and )?(?<r>\d{2}) (split|format|intervals?|work to rest|style|protocol|today|(x|times) \d|twice|\d (times|rounds|sets|laps))\b", Options)]
     private static partial Regex Split();
 
     /// <summary>Two bare numbers after words that announce them: "it's going to be 45 15", "my timer is set to 40 and 20".</summary>
@@ -277,10 +277,10 @@ public static partial class DoseReader
     [GeneratedRegex(@"\G\b(there's|there are) (?<n>\d{1,2}) of (those|them|these)\b(?! (left|to go|more|blocks?|tabatas?))", Options)]
     private static partial Regex OfThem();
 
-    [GeneratedRegex(@"\G\b(twice (through|over|round|around)|(through|do|repeat|goes?|going|round|it all|thing|them|that|this|it|everything|circuit|lot|set|sequence|each|all|moves|exercises) twice|2 times|2 times through|(a second|another|1 more) time (through|round|around)|(do|go through|run|repeat) (it|that|this|them|everything|the (whole|entire) (thing|circuit|lot|round))( all)? (over )?again(?! (tomorrow|soon|next|another day|on (monday|tuesday|wednesday|thursday|friday|saturday|sunday)))|(go|going|do|doing|run|come) (back )?(through )?(it|this|that|them|everything|the whole \w+)( all)?( again)? (a second|another|1 more) time|(go|come) (back )?(a?round|through) (it )?again|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once)|(and|then) (we|we'll|we're going to|we're gonna|you|you'll) repeat (it all|all of (it|that|them)|everything|the (whole|entire|full) (thing|circuit|round|lot|block|sequence))\b(?! (\d|twice|until|for|as|on (the|this|your)))|(rest|recovery|off) (and |then )+(we|we'll|you|you'll) go again|(pair|superset|pairing)( (gets?|is|are|we|do|done|you))* twice)\b", Options)]
+    [GeneratedRegex(@"\G\b(twice (through|over|round|around)|(on|off|rest|gets? done) twice|repeat(ing)? the (set|circuit|round|block) once\b|double round\b|(through|do|repeat|goes?|going|round|it all|thing|them|that|this|it|everything|circuit|lot|set|sequence|each|all|moves|exercises) twice|2 times|2 times through|(a second|another|1 more) time (through|round|around)|(do|go through|run|repeat) (it|that|this|them|everything|the (whole|entire) (thing|circuit|lot|round))( all)? (over )?again(?! (tomorrow|soon|next|another day|on (monday|tuesday|wednesday|thursday|friday|saturday|sunday)))|(go|going|do|doing|run|come) (back )?(through )?(it|this|that|them|everything|the whole \w+)( all)?( again)? (a second|another|1 more) time|(go|come) (back )?(a?round|through) (it )?again|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once)|(and|then) (we|we'll|we're going to|we're gonna|you|you'll) repeat (it all|all of (it|that|them)|everything|the (whole|entire|full) (thing|circuit|round|lot|block|sequence))\b(?! (\d|twice|until|for|as|on (the|this|your)))|(rest|recovery|off) (and |then )+(we|we'll|you|you'll) go again|(pair|superset|pairing)( (gets?|is|are|we|do|done|you))* twice)\b", Options)]
     private static partial Regex TwiceSaid();
 
-    [GeneratedRegex(@"\G\b((rest|off|recovery)( (and|then|we|do|repeat|repeated|it|that|all|of))* (?<n>\d{1,2}) (times|rounds)\b(?! (a|per) week)|(rest|off|on|recovery|exercises|moves|stations|thing|lot) times (?<n>[2-9])\b)", Options)]
+    [GeneratedRegex(@"\G\b((rest|off|recovery)( (and|then|we|do|repeat|repeated|it|that|all|of))* (?<n>\d{1,2}) (times|rounds)\b(?! (a|per) week)|(rest|off|on|recovery|exercises|moves|stations|thing|lot) times (?<n>[2-9])\b|\b(we|you|we'll|you'll) (run|loop|cycle|repeat|go) (through )?(it|that|this|them) (?<n>[2-6]) times\b)", Options)]
     private static partial Regex TimesAfterRest();
 
     [GeneratedRegex(@"\G\b(do|repeat|run|go|going|doing)( back)?( through)? (that|it|this|the|all of that|all that|everything)( (whole|entire|full))?( (thing|circuit|round|lot|sequence|set))?( through)?( again)? (?<n>[1-4]) more times?\b(?<=\b(whole|entire|full|circuit|round|lot|sequence|everything|all)\b.*)", Options)]

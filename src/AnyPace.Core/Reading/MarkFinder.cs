@@ -210,8 +210,11 @@ public static partial class MarkFinder
         }
     }
 
-    /// <summary>What is said between counted repetitions: "up one and down up two".</summary>
-    private static readonly HashSet<string> Repetition = ["up", "down", "in", "out", "back", "lift", "lower", "press", "push", "pull", "squeeze", "curl", "open", "close", "good", "slowly"];
+    /// <summary>What is said between counted repetitions is any few words ("up one and down up two, keep it slow, three"), but not these: what is counted there are moves or rounds.</summary>
+    private static readonly HashSet<string> CountsOther = ["number", "exercise", "exercises", "move", "moves", "round", "rounds", "set", "sets", "step", "block", "blocks", "minute", "minutes", "second", "seconds", "pounds", "kilos", "times", "of"];
+
+    private const int WordsBetweenRepetitions = 5;
+    private const double LongestRepetition = 8;
 
     /// <summary>Runs of numbers: counting down to one begins or ends a bout; counting up, or slowly down, is work going on.</summary>
     private static void Counting(Speech speech, List<Mark> marks)
@@ -230,12 +233,13 @@ public static partial class MarkFinder
             var step = 0;
             var previous = first;
             var j = i + 1;
+            var counted = i;
             for (; j < tokens.Count; j++)
             {
                 // A counted number may wait a moment; words between ("and three, and two") are passed over.
                 if (tokens[j].Number is not { } next)
                 {
-                    if (tokens[j].Text is "and" or "uh" or "more" || (first == 1 && step >= 0 && Repetition.Contains(tokens[j].Text)))
+                    if (tokens[j].Text is "and" or "uh" or "more" || (first == 1 && step >= 0 && j - counted <= WordsBetweenRepetitions && !CountsOther.Contains(tokens[j].Text)))
                     {
                         continue;
                     }
@@ -244,10 +248,12 @@ public static partial class MarkFinder
                 }
 
                 var difference = next - previous;
-                if (difference is not (1 or -1) || (step != 0 && difference != step) || tokens[j].At - tokens[j - 1].At > 6)
+                if (difference is not (1 or -1) || (step != 0 && difference != step) || tokens[j].At - tokens[j - 1].At > 6 || tokens[j].At - tokens[counted].At > LongestRepetition)
                 {
                     break;
                 }
+
+                counted = j;
 
                 step = difference;
                 previous = next;

@@ -57,6 +57,9 @@ public static class MentionFinder
     public static IReadOnlyList<Mention> Find(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, SaidDose dose) =>
         Find(speech, lexicon, marks, dose, Hear(speech, lexicon, marks));
 
+    /// <summary>"Plank jacks, hands on the floor, jump your feet out": so many seconds after a name that waits, what is like it tells how it will be done.</summary>
+    private const double ToldFor = 12;
+
     /// <summary>The mentions, and what speech is only a little like where nothing is named; those weigh nothing until they are judged.</summary>
     internal static List<Mention> WithFaint(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, Hearing heard, List<Mention> mentions)
     {
@@ -65,6 +68,11 @@ public static class MentionFinder
         {
             var at = speech.At(token);
             var move = MoveMeant.Here(lexicon, hit.Move, heard.Position.Find(token).Position, weak: true, []);
+            if (mentions.Exists(m => m is { Weak: false, Role: Role.Previewed, Weight: 0 } && m.Move.Id == move.Id && at - m.At is >= 0 and < ToldFor))
+            {
+                continue;
+            }
+
             all.Add(new Mention(move, token, length, at, at, RoleReader.Of(speech, token, length, hit.Move.IsGentle, beforeOpening: false, described: true), true, 0, hit.Like, true));
         }
 
@@ -110,6 +118,11 @@ public static class MentionFinder
             }
 
             if (role == Role.Previewed && at >= opening && !listed[i] && RoleReader.IsWeWillBe(speech, token, length) && Clocked.Between(marks, at, at + StartsSoon).Any(m => m is { Kind: MarkKind.Start, Strength: >= 0.5 }))
+            {
+                role = Role.Announced;
+            }
+
+            if (role == Role.Previewed && at >= opening && !listed[i] && InRest(marks, at) && RoleReader.MayBeNext(speech, token, length) && IsAloneInRest(speech, marks, raw, mentions, i))
             {
                 role = Role.Announced;
             }
@@ -176,6 +189,7 @@ public static class MentionFinder
             var ruledOut = (hit.Move.Id == ShakeOut && JustStopped(marks, at))
                 || (role == Role.Previewed && (at < opening || inList))
                 || (role == Role.Compared && RoleReader.IsPicture(speech, token))
+                || (length == 1 && hit.Move.Pattern == "curl" && RoleReader.CurlsBody(speech, token))
                 || (role == Role.Past && (weak || hit.Move.Id == GoodMorning));
             var weight = ruledOut ? 0
                 : verb && !hit.Weak ? VerbWeight
@@ -277,10 +291,11 @@ public static class MentionFinder
         {
             if (mentions[i].Role is Role.Announced or Role.Doing)
             {
-                mentions[i] = mentions[i] with { EffectiveAt = MentionStarts.EffectiveAt(marks, mentions, i, mentions[i].Move.IsGentle && !gentleClass ? null : dose, beat, called) };
+                mentions[i] = mentions[i] with { EffectiveAt = MentionStarts.EffectiveAt(marks, mentions, i, mentions[i].Move.IsGentle && !gentleClass ? null : dose, beat, called, RoleReader.IsNext(speech, mentions[i].Token, mentions[i].Length)) };
             }
         }
 
+        BlockPreviews.Settle(speech, marks, mentions);
         MentionWeights.ThinTalkedOf(speech, marks, mentions, dose);
         MentionWeights.WeighDescriptions(speech, marks, mentions, loosening, DescribesFor(dose));
         MentionWeights.MuscleStretches(speech, lexicon, marks, mentions, position, opening);
@@ -340,6 +355,17 @@ public static class MentionFinder
         }
 
         return false;
+    }
+
+    /// <summary>True where no other move is clearly named in the rest that a name is said in: what starts then is that one.</summary>
+    private static bool IsAloneInRest(Speech speech, IReadOnlyList<Mark> marks, List<(AliasHit Hit, int Token, int Length)> raw, List<Mention> mentions, int index)
+    {
+        var (hit, token, _) = raw[index];
+        var at = speech.At(token);
+        var stop = Clocked.Between(marks, at - BeatGrid.LongestRest, at).LastOrDefault(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 }).At;
+        var start = Clocked.Between(marks, at, at + BeatGrid.LongestRest).FirstOrDefault(m => m is { Kind: MarkKind.Start, Strength: >= 0.5 }).At;
+        return !mentions.Exists(m => m.At > stop && !m.Weak && m.Move.Id != hit.Move.Id && m.Role is Role.Announced or Role.Doing)
+            && !raw.Skip(index + 1).TakeWhile(r => speech.At(r.Token) < start).Any(r => !r.Hit.Weak && r.Hit.Move.Id != hit.Move.Id);
     }
 
     internal static bool JustStopped(IReadOnlyList<Mark> marks, double at)

@@ -21,7 +21,8 @@ internal static class MentionStarts
     /// <summary>A start said this many seconds after the beat is not the one that the beat expects.</summary>
     private const double OffBeat = 8;
 
-    internal static double EffectiveAt(IReadOnlyList<Mark> marks, List<Mention> mentions, int index, SaidDose? dose, BeatGrid? beat, HashSet<int> called)
+    /// <param name="next">True where the words say that it comes next.</param>
+    internal static double EffectiveAt(IReadOnlyList<Mark> marks, List<Mention> mentions, int index, SaidDose? dose, BeatGrid? beat, HashSet<int> called, bool next)
     {
         var (at, role) = (mentions[index].At, mentions[index].Role);
         var reach = at + (role == Role.Announced ? AnnounceReach : 12);
@@ -80,7 +81,22 @@ internal static class MentionStarts
             }
         }
 
-        return expected is { } next && next < reach ? next : RestOver(marks, at, role, dose) is { } over ? over : at;
+        return expected is { } start && start < reach ? start : RestOver(marks, at, role, dose) ?? (next ? AfterThisBout(mentions, index, dose) : null) ?? at;
+    }
+
+    /// <summary>"Curtsy lunges are next", said towards the end of a bout of known length, and nobody says when: they begin when that bout and its rest are over.</summary>
+    private static double? AfterThisBout(List<Mention> mentions, int index, SaidDose? dose)
+    {
+        const double least = 15;
+        const double clear = 0.8;
+        if (dose is not { WorkSeconds: >= least and { } work, RestSeconds: <= BeatGrid.LongestRest and { } rest })
+        {
+            return null;
+        }
+
+        var (at, move) = (mentions[index].At, mentions[index].Move.Id);
+        var running = mentions.FindLastIndex(index, m => !m.Weak && m.Weight >= clear && m.Move.Id != move && m.Role is Role.Doing or Role.Announced && m.EffectiveAt < at);
+        return running >= 0 && mentions[running].EffectiveAt + work + rest is var over && over - at > 0 && over - at <= work / 2 ? over : null;
     }
 
     /// <summary>Named in a rest of known length, with no start said: the bout begins when the rest is over.</summary>

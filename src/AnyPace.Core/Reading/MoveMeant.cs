@@ -123,7 +123,7 @@ internal static partial class MoveMeant
 
     /// <summary>
     /// The move that words mean beside the one under way and what is said around: heels that lift out of a wide squat, circles drawn by the leg that was just lifted,
-    /// a plié with the heels together, steps to the side against a band, the turn of a move that turns. Null where they mean what they say.
+    /// a plié with the heels together, steps to the side against a band, the turn of a move that turns, the push of a press. Null where they mean what they say.
     /// </summary>
     /// <param name="underWay">Tells the move under way; asked only where it matters.</param>
     internal static Move? Going(Speech speech, MoveLexicon lexicon, Move move, int token, int length, Func<Mention?> underWay)
@@ -137,6 +137,7 @@ internal static partial class MoveMeant
                 lexicon[under.Move.Positions.Contains("standing") ? "standing-leg-circle" : "leg-circle"],
             WideSquat when HeelsTogether().IsMatch(Words(HeelsPlaced, around)) && !FeetApart().IsMatch(Words(HeelsPlaced, around)) => lexicon["first-position-plie"],
             "standing-twist" or "supine-twist" or "seated-rotation" when length == 1 && underWay() is { } under && under.Move.Planes.Contains("transverse") => under.Move,
+            "push-up" when length == 1 && underWay() is { } under && under.Move.Pattern.StartsWith("push", StringComparison.Ordinal) => under.Move,
             "side-step" when AgainstBand().IsMatch(speech.After(token + length, around)) => lexicon["banded-walk"],
             _ => null,
         };

@@ -97,6 +97,18 @@ internal static partial class RoleReader
     /// <summary>"I broke my wrist skating when I was a kid", "my son plays": told of other days or other people.</summary>
     internal static bool IsTold(string before, string after) => (Told().IsMatch(before) && !BackToClass().IsMatch(before)) || ToldAfter().IsMatch(after);
 
+    /// <summary>"The tailbone curls a little", "curl your head up": no weight is curled.</summary>
+    public static bool CurlsBody(Speech speech, int token) => CurlsBefore().IsMatch(speech.Before(token, 1)) || CurlsAfter().IsMatch(speech.After(token + 1, 3));
+
+    [GeneratedRegex(@"^(tail|tailbone|spine|pelvis|toes|head|chin|ribs|back|fingers|body)$", Options)]
+    private static partial Regex CurlsBefore();
+
+    [GeneratedRegex(@"^(up )?(your|the) (tail|tailbone|spine|pelvis|toes|head|chin|hips|fingers|upper)\b", Options)]
+    private static partial Regex CurlsAfter();
+
+    /// <summary>"After that, skaters", "you are going to be doing skaters": of later, or of what comes now; true where nothing says that it is much later.</summary>
+    public static bool MayBeNext(Speech speech, int token, int length) => !LaterAfter().IsMatch(speech.After(token + length, 7)) && !OfLater().IsMatch(speech.Before(token, 9));
+
     /// <summary>True right after "here we'll be doing", which is of now as well as of later: a start said soon after tells.</summary>
     public static bool IsWeWillBe(Speech speech, int token, int length) =>
         WeWillBe().IsMatch(speech.Before(token, 5)) && !LaterAfter().IsMatch(speech.After(token + length, 7)) && !OfLater().IsMatch(speech.Before(token, 9));
@@ -300,7 +312,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(\w+ ){3,}if (you (like|need|fancy|can|need to|like to|want to)( (slowly|gently|then|now|so|okay|next))*|(you|your|the|it|that)( [\w']+){1,5} and( (now|then))?)$|\bif you have any questions\b|(?<=\b\w+ \w+ \w+ )(?<!\b(and|or|but|so|then) )if you (need|like|want|fancy|prefer) (it|1|that|them|support|help)( [\w']+){0,6}$", Options)]
     private static partial Regex Tag();
 
-    [GeneratedRegex(@"^(?!(step|take|drop|do|just|keep|hold|use|go|you|we|walk|bend|slow|make|modify|no|low|come|stay) )((?!knees?\b|hands?\b)[\w']+ ){0,2}(instead|(?<!\b(as|because|cause|since|even) )if (you(?! (need( to)?( take)? (a|some) (quick |little |short )?(break|rest|breather|water|pause|moment|minute|second)|feel (dizzy|faint|sick|any|pain|anything)|get (tired|dizzy|lost|stuck)|miss|missed|can (see|hear)|lose|lost|watch|think|know|ask|were|just|follow|join))|that|it|this)|is (also )?(fine|an option|a great option|okay|ok|perfect|good too)|(as )?(an )?option|works too|for (a )?beginners|as well if)\b", Options)]
+    [GeneratedRegex(@"^(?!(step|take|drop|do|just|keep|hold|use|go|you|we|walk|bend|slow|make|modify|no|low|come|stay) )((?!knees?\b|hands?\b)[\w']+ ){0,2}(instead|(?<!\b(as|because|cause|since|even|and|so|but) )if (you(?!'re (new|just|joining|following|watching)\b)(?! (need( to)?( take)? (a|some) (quick |little |short )?(break|rest|breather|water|pause|moment|minute|second)|feel (dizzy|faint|sick|any|pain|anything)|get (tired|dizzy|lost|stuck)|miss|missed|can (see|hear)|lose|lost|watch|think|know|ask|were|just|follow|join))|that|it|this)|is (also )?(fine|an option|a great option|okay|ok|perfect|good too)|(as )?(an )?option|works too|for (a )?beginners|as well if)\b", Options)]
     private static partial Regex AlternativeAfter();
 
     [GeneratedRegex(@"^([\w']+ ){0,5}instead\b", Options)]
@@ -320,7 +332,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b((that|those|these) (was|were)( our| your| the)?|(you've|we've|i've|have|had) been|we (just )?did|you (just )?did|just (did|done)|done with|finished( with)?|earlier|yesterday|used to (do|be)|i (once|used)|i did( [\w']+){0,3} of|remember (the|those)|back from|(that's|that is) (the|your|our|all)( [\w']+){0,2} (done|over)|from (the|our|that)( first| last| warm up)?)( (a|an|the|your|our|those|all|with))*$", Options)]
     private static partial Regex Past();
 
-    [GeneratedRegex(@"\b(i|he|she|they|we|who|somebody|someone|nobody|my [\w']+|(a|this|that|1|some|the) (friend|lady|woman|man|guy|bloke|chap|girl|boy|client|lad|kid|person|student|member|neighbou?r)( of (mine|ours))?) (((just|once|always|never|really|actually|nearly|almost) )?(had|broke|saw|went|used to|was|were|got|told|tried|started|ran|loved|hated|fell|wrote|asked|couldn't|crossed|played|bought|took|came|found|thought|forgot|pulled|learned|learnt|met|watched|read|lost|left|missed|spent|wore|ate|drove|decided|ended)|(can't even|(still )?(can't|cannot) find|'d rather|would rather|wish))\b((?! (last (week|night|year|time)|yesterday|ago)\b) [\w']+){0,4}$|\b(i'd rather|i've (never|always)|(my [\w']+|he|she|(a|this|that|1|some) (friend|lady|woman|man|guy|bloke|chap|girl|client|lad|kid)( of (mine|ours))?) (still |always |never |only |even )?(plays|runs|walks|does|likes|hates|loves|thinks|can't|struggles|goes|calls|says|makes|keeps|gets|has|wants|won't))\b( [\w']+){0,4}$|\b(who|(he|she)|(a|my|this) (friend|mate|son|daughter|husband|wife|neighbou?r|brother|sister|mum|mom|dad|dog|cat)( of (mine|ours))?)$", Options)]
+    [GeneratedRegex(@"\b(?!we (got|started|were)\b|i got( (some|a|an|you|another|your|our))?$)(i|he|she|they|we|who|somebody|someone|nobody|my [\w']+|(a|this|that|1|some|the) (friend|lady|woman|man|guy|bloke|chap|girl|boy|client|lad|kid|person|student|member|neighbou?r)( of (mine|ours))?) (((just|once|always|never|really|actually|nearly|almost) )?(had|broke|saw|went|used to|was|were|got|told|tried|started|ran|loved|hated|fell|wrote|asked|couldn't|crossed|played|bought|took|came|found|thought|forgot|pulled|learned|learnt|met|watched|read|lost|left|missed|spent|wore|ate|drove|decided|ended)|(can't even|(still )?(can't|cannot) find|'d rather|would rather|wish))\b((?! (last (week|night|year|time)|yesterday|ago)\b) [\w']+){0,4}$|\b(i'd rather|i've (never|always)|(my [\w']+|he|she|(a|this|that|1|some) (friend|lady|woman|man|guy|bloke|chap|girl|client|lad|kid)( of (mine|ours))?) (still |always |never |only |even )?(plays|runs|walks|does|likes|hates|loves|thinks|can't|struggles|goes|calls|says|makes|keeps|gets|has|wants|won't))\b( [\w']+){0,4}$|\b(who|(he|she)|(a|my|this) (friend|mate|son|daughter|husband|wife|neighbou?r|brother|sister|mum|mom|dad|dog|cat)( of (mine|ours))?)$", Options)]
     private static partial Regex Told();
 
     /// <summary>What comes after these words is of the class again.</summary>
@@ -345,10 +357,10 @@ internal static partial class RoleReader
     private static partial Regex SpokenOfAfter();
 
     /// <summary>"If you need a break take one. Next up we have": what was free before it, this is not.</summary>
-    [GeneratedRegex(@"\b(next up|(?<!\b(is|are) )coming up( next)?|up next|the next (1|exercise|move)( is| will be)?|next (we have|we've got|exercise|move)|we're moving (on )?(in)?to|moving on to|next 1's)( (is|are|we|we've|we'll|we're|i've|you've|have|got|some|a|an|the|our|your|it's|that's|going|to|be|gonna|do|doing|with|alternating|just|regular))*$", Options)]
+    [GeneratedRegex(@"\b(next up|(?<!\b(is|are) )coming up( next)?|up next|the next (1|exercise|move)( is| will be)?|next (we have|we've got|exercise|move)|coming into( a| some)?|(last|final) (1|move|exercise)( is)?|we're moving (on )?(in)?to|moving on to|next 1's)( (is|are|we|we've|we'll|we're|i've|you've|have|got|some|a|an|the|our|your|it's|that's|going|to|be|gonna|do|doing|with|alternating|just|regular))*$", Options)]
     private static partial Regex NextUp();
 
-    [GeneratedRegex(@"^(?!next up (?!okay|ready|here|so|and|in|let's|get|go|\d))(is |are |will be )?(coming up( next)?|up next|next( up)?)\b(?! (round|block|time|week|to|on|\d|later|soon|in a))", Options)]
+    [GeneratedRegex(@"^(?!next up (?!okay|ready|here|so|and|in|let's|get|go|\d))(is |are |will be )?(coming( up)? next|coming up|up next|up after (this|that)|next( up)?)\b(?! (round|block|time|week|to|on|\d|later|soon|in a))", Options)]
     private static partial Regex NextAfter();
 
     [GeneratedRegex(@"\b(we'll be|we will be|we're going to be)( (doing|hitting|on|onto|going (in|on)to|moving (in|on)to|working))?( (a|an|the|some|our))*$", Options)]
@@ -360,7 +372,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"^(is |are )?(coming up (later|soon|in)|later|in a (minute|moment|bit)|tomorrow|next (week|time|round))\b", Options)]
     private static partial Regex LaterAfter();
 
-    [GeneratedRegex(@"\b(next( up| 1| exercise| move)?|coming up|up next|we're (going|gonna)|going to|gonna|moving (on|into|to)|go(ing)? (straight |right |back |down )?(in ?to|on ?to|for)|we've got|we have|let's (do|try|take|hit|get|go|move)|we'll (do|go( back)? (in ?to|on ?to|for)|get (in ?to|on ?to|those))|now (we|it's|for)?|first( up| 1| exercise| move)?|last (1|exercise|move|up)( (of|for|in) (this|the|our|that)( \w+)?)?|next (1|exercise|move) (of|for|in) (this|the|our)( \w+)?|straight in ?to|switch(ing)? to|start(ing)? (off )?(with)?|then|begin with|it's|this (1 )?is|these are|this is called|time for|back to|on to|onto|(exercise|number|move|station|superset) (number )?(\d|a|b|c)( is)?|here comes?|ready for|into (your|our|some|a)(?! (chest|body|belly|heels?|hips?|hands?|knees?|shoulders?|arms?|legs?|side|bum|glutes?|feet|foot|elbows?|stomach|tummy|core|front|back|palms?|toes|fingers?)\b))( [\w']+){0,4}$", Options)]
+    [GeneratedRegex(@"\b(next( up| 1| exercise| move)?|coming up|up next|we're (going|gonna)|going to|gonna|moving (on|into|to)|go(ing)? (straight |right |back |down )?(in ?to|on ?to|for)|we've got|we have|let's (do|try|take|hit|get|go|move)|(first|second|third|fourth|next|last|final) (round|block|combo|combination|pair)('s| is| we)?|we'll (do|go( back)? (in ?to|on ?to|for)|get (in ?to|on ?to|those))|now (we|it's|for)?|first( up| 1| exercise| move)?|last (1|exercise|move|up)( (of|for|in) (this|the|our|that)( \w+)?)?|next (1|exercise|move) (of|for|in) (this|the|our)( \w+)?|straight in ?to|switch(ing)? to|start(ing)? (off )?(with)?|then|begin with|it's|this (1 )?is|these are|this is called|time for|back to|on to|onto|(exercise|number|move|station|superset) (number )?(\d|a|b|c)( is)?|here comes?|ready for|into (your|our|some|a)(?! (chest|body|belly|heels?|hips?|hands?|knees?|shoulders?|arms?|legs?|side|bum|glutes?|feet|foot|elbows?|stomach|tummy|core|front|back|palms?|toes|fingers?)\b))( [\w']+){0,4}$", Options)]
     private static partial Regex Announce();
 
     [GeneratedRegex(@"\b(your|the|that|same|left|right|other|opposite)$", Options)]

@@ -1,0 +1,74 @@
+using System.Text.RegularExpressions;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>
+/// "Next block is squat jumps and plank jacks: squat jumps, you sit down and explode, plank jacks, hands on the floor. Three, two, one": what is told of a block
+/// before it starts is not done yet, and its start begins the first of its moves.
+/// </summary>
+internal static partial class BlockPreviews
+{
+    /// <summary>Seconds in which a block is told. Ours, as all that follow.</summary>
+    private const double Longest = 75;
+
+    /// <summary>A block of more moves than this is a list, which is known as such.</summary>
+    private const int MostMoves = 4;
+
+    /// <summary>What was told before and is called again so short before the start is what starts.</summary>
+    private const double CalledAgain = 6;
+
+    private const double Sure = 0.9;
+
+    public static void Settle(Speech speech, IReadOnlyList<Mark> marks, List<Mention> mentions)
+    {
+        foreach (var cue in speech.Find(Block()))
+        {
+            var from = speech.At(speech.TokenAt(cue.Index));
+            var edge = Clocked.Between(marks, from, from + Longest).FirstOrDefault(m => m is { Kind: MarkKind.Start, Strength: >= Sure } or { Kind: MarkKind.Doing, Strength: >= 1 });
+            if (edge is not { Kind: MarkKind.Start, At: var start })
+            {
+                continue;
+            }
+
+            var told = Enumerable.Range(0, mentions.Count).Where(i => mentions[i] is { Weak: false, Role: Role.Doing or Role.Announced or Role.Previewed or Role.Told } m && m.At >= from && m.At < start).ToList();
+            if (told.Select(i => mentions[i].Move.Id).Distinct().Count() is < 2 or > MostMoves)
+            {
+                continue;
+            }
+
+            var begins = mentions[Begins(speech, mentions, told, start)].Move;
+            var last = told.FindLast(i => mentions[i].Move.Id == begins.Id);
+            var moves = told.Select(i => mentions[i].Move.Id).ToHashSet();
+            for (var i = 0; i < mentions.Count; i++)
+            {
+                var m = mentions[i];
+                if (i == last)
+                {
+                    mentions[i] = m with { Role = Role.Announced, EffectiveAt = start, Weight = Math.Max(m.Weight, MentionFinder.Base(Role.Announced)) };
+                }
+                else if (m.At >= from && m.At < start && moves.Contains(m.Move.Id))
+                {
+                    // How the first is done sets it up; the rest waits.
+                    mentions[i] = m.Weak && m.Move.Id == begins.Id ? m with { EffectiveAt = start } : m with { Role = Role.Previewed, EffectiveAt = m.At, Weight = 0 };
+                }
+            }
+        }
+    }
+
+    /// <summary>Which of those that are told is done first.</summary>
+    private static int Begins(Speech speech, List<Mention> mentions, List<int> told, double start)
+    {
+        const int before = 6;
+        var last = told[^1];
+        return told.Where(i => First().IsMatch(speech.Before(mentions[i].Token, before))).DefaultIfEmpty(
+            start - mentions[last].At < CalledAgain && told.Exists(i => i != last && mentions[i].Move.Id == mentions[last].Move.Id) ? last : told[0]).Last();
+    }
+
+    private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
+
+    [GeneratedRegex(@"\G\b(here's what (we've got|we got|we have|we're doing|you've got|you got|you're doing|it is)|(next|first|second|third|fourth|last|final|new|this) (block|pair|superset|circuit|couplet)\b|(?<!\b(that's|that was|end of|done with|finished) )(block|pair|superset|circuit|couplet) (number )?\d+\b(?! (is |are )?(done|down|over|complete|finished)))", Options)]
+    private static partial Regex Block();
+
+    [GeneratedRegex(@"\b(start(ing)?( off| out)? (with|on)|first up|we start|begin with|first (move|exercise|1)( is)?)( (a|an|the|your|our|some|those|these))?$", Options)]
+    private static partial Regex First();
+}
