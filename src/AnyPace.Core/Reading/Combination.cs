@@ -64,7 +64,7 @@ internal static class Combination
             second = lexicon[first.Positions.Contains("all-fours") ? "donkey-kick" : "standing-kickback"];
         }
 
-        // "Squat kicks", "lunge curls": said as one word; after a plural it is a list.
+        // "Squat kicks", "lunge curls", "squat upright row": said as one word; after a plural it is a list.
         var asOne = secondStart == firstEnd && !IsPlural(speech.Tokens[firstEnd - 1]) && (IsPlural(speech.Tokens[secondStart]) || InOneGo(first, second) || (first.Pattern is "squat" or "lunge" && Arms.Contains(second.Pattern)));
         if ((secondStart - firstEnd is < 1 or > 4 && !asOne) || !GoTogether(first, second))
         {

@@ -40,7 +40,7 @@ public enum Trait
     /// <summary>Whether the class is timed.</summary>
     Timed,
 
-    /// <summary>The hundredth of the class it is said in.</summary>
+    /// <summary>The twentieth of the class it is said in.</summary>
     Place,
 
     /// <summary>Time since the last start that was called.</summary>
@@ -166,13 +166,13 @@ public enum Trait
     /// <summary>Likeness; see <see cref="LikeMove.Score"/>.</summary>
     Like,
 
-    /// <summary>Lead of the likeness, in tenths.</summary>
+    /// <summary>Lead of the likeness, in quarters.</summary>
     LikeLead,
 
     /// <summary>Words that speak for the likeness.</summary>
     LikeWords,
 
-    /// <summary>Share of its words that speak for it, in hundredths.</summary>
+    /// <summary>Share of its words that speak for it, in twentieths.</summary>
     LikeDense,
 
     /// <summary>Of a faint mention: whether its move is faintly heard elsewhere too.</summary>
@@ -511,7 +511,7 @@ internal sealed class MentionTraits
         TellShare(Trait.MuscleNear, muscle, nearby);
     }
 
-    /// <summary>A share, in hundredths; nothing where there is nothing to have a share in.</summary>
+    /// <summary>A share, in twentieths; nothing where there is nothing to have a share in.</summary>
     private void TellShare(Trait trait, int of, int all)
     {
         if (all > 0)
