@@ -25,43 +25,44 @@ internal static partial class BlockPreviews
         {
             var from = speech.At(speech.TokenAt(cue.Index));
             var edge = Clocked.Between(marks, from, from + Longest).FirstOrDefault(m => m is { Kind: MarkKind.Start, Strength: >= Sure } or { Kind: MarkKind.Doing, Strength: >= 1 });
-            if (edge is not { Kind: MarkKind.Start, At: var start })
+            if (edge is not { Kind: MarkKind.Start, Strength: >= Sure, At: var start })
             {
                 continue;
             }
 
-            var told = Enumerable.Range(0, mentions.Count).Where(i => mentions[i] is { Weak: false, Role: Role.Doing or Role.Announced or Role.Previewed or Role.Told } m && m.At >= from && m.At < start).ToList();
-            if (told.Select(i => mentions[i].Move.Id).Distinct().Count() is < 2 or > MostMoves)
+            var (first, end) = (Clocked.From(mentions, from), Clocked.From(mentions, start));
+            var told = mentions[first..end].FindAll(m => m is { Weak: false, Role: Role.Doing or Role.Announced or Role.Previewed or Role.Told });
+            var moves = told.Select(m => m.Move.Id).ToHashSet();
+            if (moves.Count is < 2 or > MostMoves)
             {
                 continue;
             }
 
-            var begins = mentions[Begins(speech, mentions, told, start)].Move;
-            var last = told.FindLast(i => mentions[i].Move.Id == begins.Id);
-            var moves = told.Select(i => mentions[i].Move.Id).ToHashSet();
-            for (var i = 0; i < mentions.Count; i++)
+            var begins = Begins(speech, told, start);
+            var last = told.FindLast(m => m.Move.Id == begins)!;
+            for (var i = first; i < end; i++)
             {
                 var m = mentions[i];
-                if (i == last)
+                if (ReferenceEquals(m, last))
                 {
                     mentions[i] = m with { Role = Role.Announced, EffectiveAt = start, Weight = Math.Max(m.Weight, MentionFinder.Base(Role.Announced)) };
                 }
-                else if (m.At >= from && m.At < start && moves.Contains(m.Move.Id))
+                else if (moves.Contains(m.Move.Id))
                 {
                     // How the first is done sets it up; the rest waits.
-                    mentions[i] = m.Weak && m.Move.Id == begins.Id ? m with { EffectiveAt = start } : m with { Role = Role.Previewed, EffectiveAt = m.At, Weight = 0 };
+                    mentions[i] = m.Weak && m.Move.Id == begins ? m with { EffectiveAt = start } : m with { Role = Role.Previewed, EffectiveAt = m.At, Weight = 0 };
                 }
             }
         }
     }
 
-    /// <summary>Which of those that are told is done first.</summary>
-    private static int Begins(Speech speech, List<Mention> mentions, List<int> told, double start)
+    /// <summary>Which of the moves told is done first: the one it is said to start with, or that is called once more right before the start, else the one told first.</summary>
+    private static string Begins(Speech speech, List<Mention> told, double start)
     {
         const int before = 6;
         var last = told[^1];
-        return told.Where(i => First().IsMatch(speech.Before(mentions[i].Token, before))).DefaultIfEmpty(
-            start - mentions[last].At < CalledAgain && told.Exists(i => i != last && mentions[i].Move.Id == mentions[last].Move.Id) ? last : told[0]).Last();
+        var calledAgain = start - last.At < CalledAgain && told.Count(m => m.Move.Id == last.Move.Id) > 1;
+        return (told.FindLast(m => First().IsMatch(speech.Before(m.Token, before))) ?? (calledAgain ? last : told[0])).Move.Id;
     }
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;

@@ -35,7 +35,10 @@ public sealed class BoostedTrees
 
     private BoostedTrees(IEnumerable<Node> nodes) => _nodes = [.. nodes];
 
-    /// <summary>A question, or, where the column is below 0, a leaf.</summary>
+    /// <summary>The column of a leaf.</summary>
+    private const int None = -1;
+
+    /// <summary>A question, or, where there is no column to ask, a leaf.</summary>
     /// <param name="Cut">Up to this value to the left.</param>
     private readonly record struct Node(int Column, byte Cut, double Value);
 
@@ -53,12 +56,12 @@ public sealed class BoostedTrees
     }
 
     /// <summary>The columns that are asked for.</summary>
-    public IEnumerable<int> Columns => _nodes.Select(n => n.Column).Where(c => c >= 0).Distinct().Order();
+    public IEnumerable<int> Columns => _nodes.Select(n => n.Column).Where(c => c != None).Distinct().Order();
 
     private static double Leaf(ReadOnlySpan<Node> tree, ReadOnlySpan<byte> told)
     {
         var at = 0;
-        while (tree[at].Column >= 0)
+        while (tree[at].Column != None)
         {
             at = (2 * at) + (told[tree[at].Column] <= tree[at].Cut ? 1 : 2);
         }
@@ -71,18 +74,14 @@ public sealed class BoostedTrees
     public static BoostedTrees Fit(IReadOnlyList<byte[]> told, IReadOnlyList<bool> right)
     {
         var grower = new Grower(told, right);
-        var all = new List<Node>();
-        for (var tree = 0; tree < Trees; tree++)
-        {
-            all.AddRange(grower.Grow(tree));
-        }
-
-        return new BoostedTrees(all);
+        return new BoostedTrees(Enumerable.Range(0, Trees).SelectMany(grower.Grow));
     }
 
     /// <exception cref="FormatException">Not such a table; says which line.</exception>
     public static BoostedTrees Parse(string text, IReadOnlyList<string> columns)
     {
+        var places = columns.Index().ToDictionary(c => c.Item, c => c.Index);
+        places.Add(string.Empty, None);
         var nodes = new List<Node>();
         foreach (var (i, line) in text.Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).Index().Skip(1))
         {
@@ -93,8 +92,7 @@ public sealed class BoostedTrees
                 throw new FormatException($"Line {i + 1} of the trees, '{line}', is not '{Head}'.");
             }
 
-            var column = name.Length == 0 ? -1 : columns.Index().Where(c => c.Item == name).Select(c => c.Index).DefaultIfEmpty(-2).First();
-            nodes.Add(column == -2 ? throw new FormatException($"Line {i + 1} of the trees: there is no column '{name}'.") : new Node(column, upTo, leaf));
+            nodes.Add(places.TryGetValue(name, out var column) ? new Node(column, upTo, leaf) : throw new FormatException($"Line {i + 1} of the trees: there is no column '{name}'."));
         }
 
         return nodes.Count % Nodes == 0 ? new BoostedTrees(nodes) : throw new FormatException($"The trees have {nodes.Count} lines, which is no multiple of {Nodes}.");
@@ -104,7 +102,7 @@ public sealed class BoostedTrees
     public string Write(IReadOnlyList<string> columns) => string.Join('\n',
     [
         Head,
-        .. _nodes.Select(n => string.Create(CultureInfo.InvariantCulture, $"{(n.Column < 0 ? string.Empty : columns[n.Column])},{n.Cut},{n.Value}")),
+        .. _nodes.Select(n => string.Create(CultureInfo.InvariantCulture, $"{(n.Column == None ? string.Empty : columns[n.Column])},{n.Cut},{n.Value}")),
         string.Empty,
     ]);
 
@@ -132,7 +130,7 @@ public sealed class BoostedTrees
             }
 
             var tree = new Node[Nodes];
-            Array.Fill(tree, new Node(-1, 0, 0));
+            Array.Fill(tree, new Node(None, 0, 0));
             var columns = Enumerable.Range(0, _told.Count == 0 ? 0 : _told[0].Length).Where(c => Asks(number, c)).ToArray();
             Split(tree, 0, [.. Enumerable.Range(0, _told.Count)], Depth, columns);
             for (var i = 0; i < _sums.Length; i++)
@@ -149,10 +147,10 @@ public sealed class BoostedTrees
         private void Split(Node[] tree, int at, int[] examples, int deeper, int[] columns)
         {
             var (slope, curve) = (examples.Sum(i => _slopes[i]), examples.Sum(i => _curves[i]));
-            var (best, column, cut) = (0.0, -1, 0);
+            var (best, column, cut) = (0.0, None, 0);
             if (deeper > 0 && examples.Length >= 2 * LeastInLeaf)
             {
-                foreach (var (c, (gain, upTo)) in columns.Zip(columns.AsParallel().AsOrdered().Select(c => BestCut(c, examples, slope, curve))))
+                foreach (var (c, gain, upTo) in columns.AsParallel().AsOrdered().Select(c => BestCut(c, examples, slope, curve)))
                 {
                     if (gain > best + Better)
                     {
@@ -162,8 +160,8 @@ public sealed class BoostedTrees
             }
 
             // To four places, so that no rounding of this machine is carried on.
-            tree[at] = new Node(column, (byte)cut, column < 0 ? Math.Round(Rate * slope / (curve + Ridge), 4) : 0);
-            if (column >= 0)
+            tree[at] = new Node(column, (byte)cut, column == None ? Math.Round(Rate * slope / (curve + Ridge), 4) : 0);
+            if (column != None)
             {
                 Split(tree, (2 * at) + 1, Array.FindAll(examples, i => _told[i][column] <= cut), deeper - 1, columns);
                 Split(tree, (2 * at) + 2, Array.FindAll(examples, i => _told[i][column] > cut), deeper - 1, columns);
@@ -171,7 +169,7 @@ public sealed class BoostedTrees
         }
 
         /// <summary>Where a column parts the examples best, and how much that gains.</summary>
-        private (double Gain, int Cut) BestCut(int column, int[] examples, double slope, double curve)
+        private (int Column, double Gain, int Cut) BestCut(int column, int[] examples, double slope, double curve)
         {
             const int values = byte.MaxValue + 1;
             Span<double> slopes = stackalloc double[values];
@@ -186,6 +184,7 @@ public sealed class BoostedTrees
             }
 
             static double Of(double slope, double curve) => slope * slope / (curve + Ridge);
+            var whole = Of(slope, curve);
             var (best, cut, left, leftCurve, count) = (0.0, 0, 0.0, 0.0, 0);
             for (var value = 0; value < byte.MaxValue; value++)
             {
@@ -198,13 +197,13 @@ public sealed class BoostedTrees
                 leftCurve += curves[value];
                 count += counts[value];
                 if (count >= LeastInLeaf && examples.Length - count >= LeastInLeaf
-                    && Of(left, leftCurve) + Of(slope - left, curve - leftCurve) - Of(slope, curve) is var gain && gain > best + Better)
+                    && Of(left, leftCurve) + Of(slope - left, curve - leftCurve) - whole is var gain && gain > best + Better)
                 {
                     (best, cut) = (gain, value);
                 }
             }
 
-            return (best, cut);
+            return (column, best, cut);
         }
     }
 }

@@ -64,8 +64,8 @@ internal static class Combination
             second = lexicon[first.Positions.Contains("all-fours") ? "donkey-kick" : "standing-kickback"];
         }
 
-        // "Squat kicks", "lunge curls", "squat upright row": said as one word; after a plural it is a list.
-        var asOne = secondStart == firstEnd && !IsPlural(speech.Tokens[firstEnd - 1]) && (IsPlural(speech.Tokens[secondStart]) || InOneGo(first, second) || (first.Pattern is "squat" or "lunge" && Arms.Contains(second.Pattern)));
+        // "Squat kicks", "lunge curls": said as one word; after a plural it is a list.
+        var asOne = secondStart == firstEnd && !IsPlural(speech.Tokens[firstEnd - 1]) && (IsPlural(speech.Tokens[secondStart]) || InOneGo(first, second));
         if ((secondStart - firstEnd is < 1 or > 4 && !asOne) || !GoTogether(first, second))
         {
             return null;
@@ -93,9 +93,9 @@ internal static class Combination
     /// <summary>"Squats", not "cross" or "press".</summary>
     private static bool IsPlural(Token token) => token.Text is [.., not 's', 's'];
 
-    /// <summary>"Jab cross squat", "squat front kick": strikes are called with what they follow, and no word between.</summary>
+    /// <summary>"Jab cross squat", "squat front kick", "squat upright row": strikes, and what the arms do in a squat or lunge, are called with what they follow, and no word between.</summary>
     private static bool InOneGo(Move first, Move second) =>
-        (Strikes.Contains(first.Pattern) || Strikes.Contains(second.Pattern)) && first.Pattern != second.Pattern;
+        ((Strikes.Contains(first.Pattern) || Strikes.Contains(second.Pattern)) && first.Pattern != second.Pattern) || (first.Pattern is "squat" or "lunge" && Arms.Contains(second.Pattern));
 
     /// <summary>The move a lone short word ("press", "curl") stands for as a second part.</summary>
     public static Move? ShortPart(MoveLexicon lexicon, string stem) => ShortParts.TryGetValue(stem, out var id) ? lexicon[id] : null;

@@ -254,7 +254,6 @@ public static partial class MarkFinder
                 }
 
                 counted = j;
-
                 step = difference;
                 previous = next;
                 run++;

@@ -117,12 +117,9 @@ public static class MentionFinder
                 role = Role.Announced;
             }
 
-            if (role == Role.Previewed && at >= opening && !listed[i] && RoleReader.IsWeWillBe(speech, token, length) && Clocked.Between(marks, at, at + StartsSoon).Any(m => m is { Kind: MarkKind.Start, Strength: >= 0.5 }))
-            {
-                role = Role.Announced;
-            }
-
-            if (role == Role.Previewed && at >= opening && !listed[i] && InRest(marks, at) && RoleReader.MayBeNext(speech, token, length) && IsAloneInRest(speech, marks, raw, mentions, i))
+            if (role == Role.Previewed && at >= opening && !listed[i]
+                && ((RoleReader.IsWeWillBe(speech, token, length) && Clocked.Between(marks, at, at + StartsSoon).Any(m => m is { Kind: MarkKind.Start, Strength: >= 0.5 }))
+                    || (InRest(marks, at) && RoleReader.MayBeNext(speech, token, length) && IsAloneInRest(speech, marks, raw, mentions, i))))
             {
                 role = Role.Announced;
             }
@@ -291,7 +288,7 @@ public static class MentionFinder
         {
             if (mentions[i].Role is Role.Announced or Role.Doing)
             {
-                mentions[i] = mentions[i] with { EffectiveAt = MentionStarts.EffectiveAt(marks, mentions, i, mentions[i].Move.IsGentle && !gentleClass ? null : dose, beat, called, RoleReader.IsNext(speech, mentions[i].Token, mentions[i].Length)) };
+                mentions[i] = mentions[i] with { EffectiveAt = MentionStarts.EffectiveAt(speech, marks, mentions, i, mentions[i].Move.IsGentle && !gentleClass ? null : dose, beat, called) };
             }
         }
 
@@ -362,7 +359,7 @@ public static class MentionFinder
     {
         var (hit, token, _) = raw[index];
         var at = speech.At(token);
-        var stop = Clocked.Between(marks, at - BeatGrid.LongestRest, at).LastOrDefault(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 }).At;
+        var stop = MentionStarts.LastStop(marks, at - BeatGrid.LongestRest, at);
         var start = Clocked.Between(marks, at, at + BeatGrid.LongestRest).FirstOrDefault(m => m is { Kind: MarkKind.Start, Strength: >= 0.5 }).At;
         return !mentions.Exists(m => m.At > stop && !m.Weak && m.Move.Id != hit.Move.Id && m.Role is Role.Announced or Role.Doing)
             && !raw.Skip(index + 1).TakeWhile(r => speech.At(r.Token) < start).Any(r => !r.Hit.Weak && r.Hit.Move.Id != hit.Move.Id);

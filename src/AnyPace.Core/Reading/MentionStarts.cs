@@ -21,8 +21,7 @@ internal static class MentionStarts
     /// <summary>A start said this many seconds after the beat is not the one that the beat expects.</summary>
     private const double OffBeat = 8;
 
-    /// <param name="next">True where the words say that it comes next.</param>
-    internal static double EffectiveAt(IReadOnlyList<Mark> marks, List<Mention> mentions, int index, SaidDose? dose, BeatGrid? beat, HashSet<int> called, bool next)
+    internal static double EffectiveAt(Speech speech, IReadOnlyList<Mark> marks, List<Mention> mentions, int index, SaidDose? dose, BeatGrid? beat, HashSet<int> called)
     {
         var (at, role) = (mentions[index].At, mentions[index].Role);
         var reach = at + (role == Role.Announced ? AnnounceReach : 12);
@@ -81,15 +80,15 @@ internal static class MentionStarts
             }
         }
 
-        return expected is { } start && start < reach ? start : RestOver(marks, at, role, dose) ?? (next ? AfterThisBout(mentions, index, dose) : null) ?? at;
+        return expected is { } next && next < reach ? next : RestOver(marks, at, role, dose) ?? AfterThisBout(speech, mentions, index, dose) ?? at;
     }
 
     /// <summary>"Curtsy lunges are next", said towards the end of a bout of known length, and nobody says when: they begin when that bout and its rest are over.</summary>
-    private static double? AfterThisBout(List<Mention> mentions, int index, SaidDose? dose)
+    private static double? AfterThisBout(Speech speech, List<Mention> mentions, int index, SaidDose? dose)
     {
         const double least = 15;
         const double clear = 0.8;
-        if (dose is not { WorkSeconds: >= least and { } work, RestSeconds: <= BeatGrid.LongestRest and { } rest })
+        if (dose is not { WorkSeconds: >= least and { } work, RestSeconds: <= BeatGrid.LongestRest and { } rest } || !RoleReader.IsNext(speech, mentions[index].Token, mentions[index].Length))
         {
             return null;
         }
@@ -108,9 +107,12 @@ internal static class MentionStarts
             return null;
         }
 
-        var stop = Clocked.Between(marks, at - BeatGrid.LongestRest, at).LastOrDefault(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 });
-        return stop.At > 0 && at - stop.At < (role == Role.Announced ? rest : sameBreath) ? stop.At + rest : null;
+        var stop = LastStop(marks, at - BeatGrid.LongestRest, at);
+        return stop > 0 && at - stop < (role == Role.Announced ? rest : sameBreath) ? stop + rest : null;
     }
+
+    /// <summary>When work was last stopped for sure between two moments; 0 where it was not.</summary>
+    internal static double LastStop(IReadOnlyList<Mark> marks, double from, double to) => Clocked.Between(marks, from, to).LastOrDefault(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 }).At;
 
     /// <summary>What is told of a move between its announcement and its start sets it up; it begins no sooner.</summary>
     internal static void SetUp(List<Mention> mentions)
@@ -151,7 +153,7 @@ internal static class MentionStarts
                 continue;
             }
 
-            var stop = Clocked.Between(marks, members[0].m.At - BeatGrid.LongestRest, group.Key).LastOrDefault(k => k is { Kind: MarkKind.Stop, Strength: >= 0.9 } && k.At < group.Key).At;
+            var stop = LastStop(marks, members[0].m.At - BeatGrid.LongestRest, Math.BitDecrement(group.Key));
 
             // "Good, lunges are next, shake it out": said before the stop, and yet of what comes.
             bool IsRunning(Mention m) => m.At < stop && !(stop - m.At < sameBreath && RoleReader.IsNext(speech, m.Token, m.Length));

@@ -82,7 +82,7 @@ public enum Trait
     /// <summary>Whether its move is done where the body is by the names before too.</summary>
     FitsPlace,
 
-    /// <summary>Where the body is.</summary>
+    /// <summary>Where the body is, by its place among <see cref="Vocabulary.Positions"/>; 0 where nobody knows.</summary>
     Body,
 
     /// <summary>How many other moves are named beside it.</summary>
@@ -342,11 +342,8 @@ internal sealed class MentionTraits
         var place = _places[m.Token];
         Tell(Trait.FitsSaid, Fits(_position.At(m.Token)));
         Tell(Trait.FitsPlace, Fits(place));
-        Tell(Trait.Body, Array.IndexOf(Places, place) + 1);
+        Tell(Trait.Body, Vocabulary.Positions.IndexOf(place) + 1);
     }
-
-    /// <summary>As traits number them.</summary>
-    private static readonly string[] Places = ["standing", "kneeling", "all-fours", "plank", "supine", "prone", "side-lying", "seated"];
 
     private void OfOthers(Mention m, Mention? before, Mention? after)
     {

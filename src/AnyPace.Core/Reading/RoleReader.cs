@@ -111,7 +111,7 @@ internal static partial class RoleReader
 
     /// <summary>True right after "here we'll be doing", which is of now as well as of later: a start said soon after tells.</summary>
     public static bool IsWeWillBe(Speech speech, int token, int length) =>
-        WeWillBe().IsMatch(speech.Before(token, 5)) && !LaterAfter().IsMatch(speech.After(token + length, 7)) && !OfLater().IsMatch(speech.Before(token, 9));
+        WeWillBe().IsMatch(speech.Before(token, 5)) && MayBeNext(speech, token, length);
 
     /// <summary>True where the words after a name announce it: "high knees first up".</summary>
     public static bool IsAnnouncedAfter(Speech speech, int end) => AnnounceAfter().IsMatch(speech.After(end, 4));

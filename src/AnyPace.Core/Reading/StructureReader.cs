@@ -55,7 +55,7 @@ internal static partial class StructureReader
         // Steps and barre work go by the count: phrases are built and repeated, nobody says how many of each.
         var danced = Share(main, b => lexicon[b.MoveId] is { Pattern: "locomotion" or "kick" } or { Activity.Id: "barre" } or { Family: "barre and floor leg work", Positions: ["standing"] });
         var counts = speech.Find(Counts()).Count();
-        if (dose.Sets is null && !(dose.Rounds is not null && dose.Reps is not null) && ((danced >= Mostly && counts >= 3) || (danced >= 0.35 && dose.Reps is null && counts >= 6)))
+        if (dose.Sets is null && (dose.Rounds is null || dose.Reps is null) && ((danced >= Mostly && counts >= 3) || (danced >= 0.35 && dose.Reps is null && counts >= 6)))
         {
             return [Make(StructureType.Choreography, false)];
         }

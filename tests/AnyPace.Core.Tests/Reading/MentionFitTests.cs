@@ -108,16 +108,6 @@ public sealed class MentionFitTests
     public void A_broken_table_says_where(string text, string says) =>
         Assert.Contains(says, Assert.Throws<FormatException>(() => BoostedTrees.Parse(text, Columns)).Message);
 
-    [Fact]
-    public void A_ridge_pulls_weights_to_nothing()
-    {
-        int[][] features = [[0], [0], [0], []];
-        bool[] right = [true, true, true, false];
-        var (free, held) = (LogisticFit.Fit(features, right, 1, 0.1), LogisticFit.Fit(features, right, 1, 100));
-        Assert.True(free[0] > held[0] && held[0] > 0);
-        Assert.InRange(held[0], 0, 0.05);
-    }
-
     [Theory]
     [InlineData(20, 60, true)]
     [InlineData(32, 60, true)]

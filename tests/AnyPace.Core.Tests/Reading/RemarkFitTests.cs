@@ -43,6 +43,16 @@ public sealed class RemarkFitTests
 
     /// <summary>What went into a run of words has to go out of it again, or later ones would be taken for it.</summary>
     [Fact]
+    public void A_ridge_pulls_weights_to_nothing()
+    {
+        int[][] features = [[0], [0], [0], []];
+        bool[] right = [true, true, true, false];
+        var (free, held) = (LogisticFit.Fit(features, right, 1, 0.1), LogisticFit.Fit(features, right, 1, 100));
+        Assert.True(free[0] > held[0] && held[0] > 0);
+        Assert.InRange(held[0], 0, 0.05);
+    }
+
+    [Fact]
     public void What_is_said_long_before_says_nothing_of_what_comes_after()
     {
         var judge = Judge(("dog", 300), ("my dog", 50), ("#pet", 50), ("#me&pet", 50));
