@@ -29,8 +29,8 @@ public sealed class DescriptionLikeness
     private const int PairReach = 8;
 
     /// <summary>So many words, spread as in everything, are added to those of each move and to those of talk: what was not heard yet may still be said (Dirichlet smoothing).</summary>
-    private const double MoveSmoothing = 20;
-    private const double TalkSmoothing = 100;
+    private const double MoveSmoothing = 40;
+    private const double TalkSmoothing = 200;
 
     /// <summary>Words that are said of everything, and those that name the side.</summary>
     private static readonly HashSet<string> Empty =
