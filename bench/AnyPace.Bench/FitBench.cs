@@ -25,7 +25,7 @@ internal static class FitBench
     private static int Run(string[] folders, string[] sentences, string output)
     {
         var recordings = MarkedRecording.Load(folders).FindAll(r => !r.Gold.KeptAside);
-        var mentions = MentionFit.Fit([.. recordings.Select(r => MentionFit.Mentions(r.Captions, r.Gold, MoveLexicon.Default))]);
+        var mentions = MentionFit.Fit([.. recordings.AsParallel().AsOrdered().SelectMany(r => MentionFit.AllMentions(r.Captions, r.Gold, MoveLexicon.Default))]);
         Write("mention-trees.csv", mentions.Write(MentionFit.Traits), mentions.Columns.Count());
         var remarks = RemarkFit.Fit(
             RemarkFit.Sentence.Parse(sentences.SelectMany(File.ReadLines)),

@@ -91,7 +91,7 @@ internal static class ClassOpening
         const double lately = 40;
         for (var t = token - 1; t >= 0 && speech.At(token) - speech.At(t) < lately; t--)
         {
-            if (speech.Tokens[t].Text is "warm" or "warmup" or "warming")
+            if (speech.Tokens[t].Text is "warm" or "warmup" or "warming" && !MarkFinder.IsWarmUpElsewhere(speech, t))
             {
                 return true;
             }

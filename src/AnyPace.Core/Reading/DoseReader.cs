@@ -45,17 +45,17 @@ public static partial class DoseReader
     public static SaidDose Read(Speech speech)
     {
         var evidence = new List<Evidence>();
-        var between = speech.First(RoundRest());
-        var lengths = WithoutRoundRest(speech, DurationFinder.Find(speech), between);
-        var asMany = speech.Find(AsMany()).Any();
+        var between = First(speech, RoundRest());
+        var lengths = WithoutRoundRest(speech, [.. DurationFinder.Find(speech).Where(l => !IsOfAnother(speech, l.Token, l.Token + 2))], between);
+        var asMany = Find(speech, AsMany()).Any();
         var beats = Beats(speech, lengths, asMany, evidence);
-        var tabata = speech.First(Tabata()) is { Success: true } t && Note(speech, t, evidence);
+        var tabata = First(speech, Tabata()) is { Success: true } t && Note(speech, t, evidence);
         if (beats.Count == 0 && Alone(speech, lengths, asMany, evidence) is { } alone)
         {
             beats.Add(alone);
         }
 
-        if (beats.Count == 0 && speech.First(EveryMinute()) is { Success: true } minute && Note(speech, minute, evidence))
+        if (beats.Count == 0 && First(speech, EveryMinute()) is { Success: true } minute && Note(speech, minute, evidence))
         {
             beats.Add(new SaidBeat(speech.At(speech.TokenAt(minute.Index)), 60, null));
         }
@@ -65,17 +65,32 @@ public static partial class DoseReader
             beats.Add(new SaidBeat(0, 20, 10));
         }
 
-        var rounds = Counted(speech, speech.Find(Rounds()), evidence) ?? Counted(speech, speech.Find(Circuits()), evidence) ?? Counted(speech, speech.Find(OfThem()), evidence) ?? MoreTimes(speech, evidence) ?? Means(speech, TwiceSaid(), 2, evidence) ?? EarlyTimes(speech, evidence) ?? Means(speech, OnceSaid(), 1, evidence) ?? Highest(speech, RoundNumber(), LastRound(), evidence);
-        var sets = Counted(speech, speech.Find(Sets()), evidence) ?? Means(speech, EachTwiceSaid(), 2, evidence) ?? Highest(speech, SetNumber(), LastSet(), evidence);
-        var moves = Counted(speech, speech.Find(MovesPerRound()), evidence);
-        var reps = Counted(speech, Reps().Matches(speech.Text), evidence);
+        var rounds = Counted(speech, Find(speech, Rounds()), evidence) ?? Counted(speech, Find(speech, Circuits()), evidence) ?? Counted(speech, Find(speech, OfThem()), evidence) ?? MoreTimes(speech, evidence) ?? Means(speech, TwiceSaid(), 2, evidence) ?? EarlyTimes(speech, evidence) ?? Means(speech, OnceSaid(), 1, evidence) ?? Highest(speech, RoundNumber(), LastRound(), evidence);
+        var sets = Counted(speech, Find(speech, Sets()), evidence) ?? Means(speech, EachTwiceSaid(), 2, evidence) ?? Highest(speech, SetNumber(), LastSet(), evidence);
+        var moves = Counted(speech, Find(speech, MovesPerRound()), evidence);
+        var reps = Counted(speech, Reps().Matches(speech.Text).Where(m => IsSaid(speech, m) && !Perhaps().IsMatch(speech.Before(speech.TokenAt(m.Index), 4))), evidence);
         double? roundRest = between.Success && Note(speech, between, evidence) ? Length(between, "w") : null;
-        var supersets = speech.First(Superset()) is { Success: true } s && Note(speech, s, evidence);
-        var ladder = speech.First(Ladder()) is { Success: true } l && Note(speech, l, evidence);
+        var supersets = First(speech, Superset()) is { Success: true } s && Note(speech, s, evidence);
+        var ladder = First(speech, Ladder()) is { Success: true } l && Note(speech, l, evidence);
         return new SaidDose(
             beats.Count > 0 ? beats[0].Work : null, beats.Count > 0 ? beats[0].Rest : null, rounds is { High: <= 20 } ? rounds : null,
             sets?.High, moves is { High: >= 2 } ? moves?.High : null, roundRest, reps, tabata, supersets, ladder,
             asMany, beats, evidence);
+    }
+
+    /// <summary>Where a phrase is said of this class.</summary>
+    private static IEnumerable<Match> Find(Speech speech, Regex phrase) => speech.Find(phrase).Where(m => IsSaid(speech, m));
+
+    private static Match First(Speech speech, Regex phrase) => Find(speech, phrase).FirstOrDefault() ?? Match.Empty;
+
+    private static bool IsSaid(Speech speech, Match match) => !IsOfAnother(speech, speech.TokenAt(match.Index), speech.TokenAt(match.Index + match.Length - 1) + 1);
+
+    /// <summary>"In our last class we did forty on twenty off", "twice a day is plenty": of another day, not of this class.</summary>
+    private static bool IsOfAnother(Speech speech, int from, int end)
+    {
+        const int before = 8;
+        const int after = 4;
+        return OfAnotherBefore().IsMatch(speech.Before(from, before)) || OfAnotherAfter().IsMatch(speech.After(end, after));
     }
 
     /// <summary>"Six moves for forty seconds each, then a minute's rest and we repeat": what is between rounds is no rest between moves.</summary>
@@ -98,8 +113,8 @@ public static partial class DoseReader
         var beats = new List<SaidBeat>();
         void Add(int token, double work, double rest)
         {
-            // As many rounds as fit into minutes is a block, not a bout.
-            if (work >= ShortestBlock && asMany)
+            // As many rounds as fit into minutes is a block, not a bout; so is what holds bouts that were said before.
+            if (work >= ShortestBlock && (asMany || beats.Exists(b => b.Work < ShortestBlock)))
             {
                 return;
             }
@@ -143,7 +158,7 @@ public static partial class DoseReader
             }
         }
 
-        foreach (Match match in speech.Find(Split()).Concat(speech.Find(SplitSaid())))
+        foreach (Match match in Find(speech, Split()).Concat(Find(speech, SplitSaid())))
         {
             Add(speech.TokenAt(match.Index), double.Parse(match.Groups["w"].Value, CultureInfo.InvariantCulture), double.Parse(match.Groups["r"].Value, CultureInfo.InvariantCulture));
         }
@@ -168,21 +183,21 @@ public static partial class DoseReader
     /// <summary>How often a phrase says: its number, where it has one, else what it means.</summary>
     private static CountRange? Means(Speech speech, Regex phrase, int times, List<Evidence> evidence)
     {
-        var match = speech.First(phrase);
+        var match = First(speech, phrase);
         return match.Success && Note(speech, match, evidence) ? CountRange.Of(match.Groups["n"].Success ? match.Groups["n"].Value[0] - '0' : times) : null;
     }
 
     /// <summary>"We do that whole thing two more times": once more than that.</summary>
     private static CountRange? MoreTimes(Speech speech, List<Evidence> evidence)
     {
-        var match = speech.First(WholeMoreTimes());
+        var match = First(speech, WholeMoreTimes());
         return match.Success && Note(speech, match, evidence) ? CountRange.Of(match.Groups["n"].Value[0] - '0' + 1) : null;
     }
 
     /// <summary>"Twenty seconds on, ten off, eight times"; later in the class it is said of one block.</summary>
     private static CountRange? EarlyTimes(Speech speech, List<Evidence> evidence)
     {
-        var match = speech.First(TimesAfterRest());
+        var match = First(speech, TimesAfterRest());
         return match.Success && speech.At(speech.TokenAt(match.Index)) < speech.End.Value * SaidEarly && Note(speech, match, evidence) ? Range(match) : null;
     }
 
@@ -190,7 +205,7 @@ public static partial class DoseReader
     private static CountRange? Highest(Speech speech, Regex number, Regex last, List<Evidence> evidence)
     {
         const double later = 30;
-        var match = speech.Find(number).MaxBy(m => m.Groups["n"].Value[0]);
+        var match = Find(speech, number).MaxBy(m => m.Groups["n"].Value[0]);
         if (match is null || !Note(speech, match, evidence))
         {
             return null;
@@ -257,6 +272,17 @@ public static partial class DoseReader
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
+    /// <summary>A time that is not now, and nothing since that comes back to it; or what was done before.</summary>
+    [GeneratedRegex(@"\b(yesterday|tomorrow|(last|next) (week|month|year|night|time)|(last|next|other|previous|another) (class|video|workout|session|episode)|i (did|got|slept|had|managed)|took me|told me|people do|used to|see you( all)?)\b(?!.*\b(today|now|again|we're|this (week|time|class|1|workout)|same|it's|let's)\b)|\bnot( (a|an|the))?$", Options)]
+    private static partial Regex OfAnotherBefore();
+
+    [GeneratedRegex(@"^((a|per|each|every) (day|week|month)|((workout|class|video|circuit) )?((from|on|of) )?(mon|tues|wednes|thurs|fri|satur|sun)day|((workout|class|video|circuit) )?((from|of) )?(yesterday|tomorrow|(last|next) (week|month|year|night))\b(?! (we|i|you|it|is|was|will)\b))", Options)]
+    private static partial Regex OfAnotherAfter();
+
+    /// <summary>What may come of it is no dose: "if you get eight reps, great".</summary>
+    [GeneratedRegex(@"\b(if you (only )?(get|can|manage|do)|you might get|maybe)( (only|just|about))?$", Options)]
+    private static partial Regex Perhaps();
+
     [GeneratedRegex(@"\G\b(?<w>\d{2}) ?(/|by|and )?(?<r>\d{2}) (split|format|intervals?|work to rest|style|protocol|today|(x|times) \d|twice|\d (times|rounds|sets|laps))\b", Options)]
     private static partial Regex Split();
 
@@ -264,26 +290,26 @@ public static partial class DoseReader
     [GeneratedRegex(@"\G\b(going to be|timer( is)?( set)?( to| for| at| on)|intervals? (is|are|of)|(format|timing)( is| today)?|(it's|its|a|this is a|classic|good old|simple|usual|standard)( (a|classic|good old|simple|usual|standard|the))*|(do|doing|today is)( a)?|(moves|exercises|stations)( at| on)?) (?<w>[2-9][05]) ?(/|by|and )?(?<r>[1-6]?[05])\b(?! (seconds?|minutes?|reps?|pounds?|kilos?|of|more|to))", Options)]
     private static partial Regex SplitSaid();
 
-    [GeneratedRegex(@"\b((no|without|zero|0|any) (rest|break|breaks|rests|stopping|recovery|pauses?)|straight (in ?to|on to|onto) the next|back to back|1 after (the other|another)|(roll|flow|go|move)(ing)? (straight |right )?(from 1 )?(in ?)?to the next)\b", Options)]
+    [GeneratedRegex(@"\b((no|without|zero|0|any) (rest|break|breaks|rests|stopping|recovery|pauses?)|(don't|never|without) (stop|rest|stopping|resting)( in)? between|straight (in ?to|on to|onto) the next|back to back|1 after (the other|another)|(roll|flow|go|move)(ing)? (straight |right )?(from 1 )?(in ?)?to the next)\b", Options)]
     private static partial Regex NoRest();
 
-    [GeneratedRegex(@"\G(?:\b(?<w>\d{1,3}|a|1)? ?(?<wu>seconds?|minutes?) ?(of )?(rest|break|off)? ?((in )?between (the )?(rounds?|sets|circuits?|blocks?)|((at|when|once|after) ){1,2}(the end of |we finish |you finish |you've done )?(each|every|the|a|that) (round|circuit|block)\b)|\bthen (you |we |you'll |we'll )?(get |have |take )?(a )?(a|1|(?<w>\d{1,3})) (?<wu>seconds?|minutes?) (of )?(rest|break|off|breather|recovery)? ?(and|before|then) (we |you )?(do|go|repeat|start|run)\b|\btake (a|1)? ?(?<w>)(?<wu>minute) (between|after each) round)", Options)]
+    [GeneratedRegex(@"\G(?:\b(?<w>\d{1,3}|a|1)? ?(?<wu>seconds?|minutes?) ?(of )?(rest|break|off)? ?((in )?between ((the|each|every) )?(rounds?|sets|set of (moves|exercises)|circuits?|blocks?)|before (we (start|begin|do|go into) )?the next round\b|((at|when|once|after) ){1,2}(the end of |we finish |you finish |you've done )?(each|every|the|a|that) (round|circuit|block)\b)|\bthen (you |we |you'll |we'll )?(get |have |take )?(a )?(a|1|(?<w>\d{1,3})) (?<wu>seconds?|minutes?) (of )?(rest|break|off|breather|recovery)? ?(and|before|then) (we |you )?(do|go|repeat|start|run)\b|\btake (a|1)? ?(?<w>)(?<wu>minute) (between|after each) round)", Options)]
     private static partial Regex RoundRest();
 
-    [GeneratedRegex(@"\G(?:\brounds (is|are) (?<n>\d{1,2})\b|\b(?<n>\d{1,2}) times \d{2} (seconds|on)\b|(?<!\b(another|rest is|work is) )\b(?<n>\d{1,2})( to | or |-| )?(?<m>\d{1,2})? (total |full |more |complete |whole )?(rounds|times (through|round|around|over)|laps|lots(?! of)|of (those|these|the) (rounds|circuits))\b(?! of \d+ minutes at)|\b(?<n>\d{1,2}) [1-5] minute rounds\b|\b(?<n>\d) round (workout|circuit|class|session)\b|\bround (number )?\d of (?<n>\d)\b|\b(round|circuit)( (?!\d)[\w']+| \d+ (minutes|seconds)){0,6} (we do|we'll do|do|doing|there are|we've got) (?<n>\d) of (them|those)\b|\b(the (whole |entire )?(list|sequence|series|lot|flow|circuit)|both( exercises| moves)?|(all|these) \d( exercises| moves)?) (?<n>\d)( to | or )?(?<m>\d)? times\b|\b(back and forth|alternat(e|ing)( between)?( the 2| them| these)?) (for )?(?<n>\d)( to | or )?(?<m>\d)? (times|rounds)\b|\b(through|circuit|repeat(ed|ing)?( it| this| that| them| everything| the (whole|entire|full) (thing|sequence|circuit|lot|workout|block|routine|round))?|do (it|this|that|them|everything|the whole thing)( all)?|(go|going) (a?round|through)( (it|this|that|them|these|each \w+|everything|the whole \w+))?|we do|(do|perform|complete|repeat) each \w+)( [\w']+)? (?<n>\d)( to | or )?(?<m>\d)? times\b(?! (a|per|each|every) (week|day|month))|\b((go|run|work|get|going|running|working|cycle) (a?round|through|over)|(whole|entire|full) (thing|lot|circuit|list|round|sequence|set))( (?!\d)[\w']+){0,5} (?<n>[2-6])( to | or )?(?<m>\d)? times\b(?! (a|per|each|every|more|on) ))", Options)]
+    [GeneratedRegex(@"\G(?:\brounds (is|are) (?<n>\d{1,2})\b|\b(?<n>\d{1,2}) times \d{2} (seconds|on)\b|(?<!\b(another|rest is|work is) )\b(?<!\b(each|every|this|that|first|next) (?=1 \d))(?<n>\d{1,2})( to | or |-| )?(?<m>\d{1,2})? (total |full |more |complete |whole )?(rounds|times (through|round|around|over)|laps|(trips|goes) (a?round|through)|lots(?! of)|of (those|these|the) (rounds|circuits))\b(?! of \d+ minutes at)|\b(?<n>[2-6]) times in total\b|\b(?<n>[2-6]) rounder\b|\b(?<n>\d{1,2}) [1-5] minute rounds\b|\b(?<n>\d) round (workout|circuit|class|session)\b|\bround (number )?\d (out )?of (?<n>\d)\b|\b(round|circuit)\b( (?!\d)[\w']+){0,3} (got|have|there are|there's|of) (?<n>\d) in total\b|\b(round|circuit)( (?!\d)[\w']+| \d+ (minutes|seconds)){0,6} (we do|we'll do|do|doing|there are|we've got) (?<n>\d) of (them|those)\b|\b(the (whole |entire )?(list|sequence|series|lot|flow|circuit)|both( exercises| moves)?|(all|these) \d( exercises| moves)?) (?<n>\d)( to | or )?(?<m>\d)? times\b|\b(back and forth|alternat(e|ing)( between)?( the 2| them| these)?) (for )?(?<n>\d)( to | or )?(?<m>\d)? (times|rounds)\b|\b(through|circuit|repeat(ed|ing)?( it| this| that| them| everything| the (whole|entire|full) (thing|sequence|circuit|lot|workout|block|routine|round))?|do (it|this|that|them|everything|the whole thing)( all)?|(go|going) (a?round|through)( (it|this|that|them|these|each \w+|everything|the whole \w+))?|we do|(do|perform|complete|repeat) each \w+)( [\w']+)? (?<n>\d)( to | or )?(?<m>\d)? times\b(?! (a|per|each|every) (week|day|month))|\b((go|run|work|get|going|running|working|cycle) (a?round|through|over)|(whole|entire|full) (thing|lot|circuit|list|round|sequence|set))( (?!\d)[\w']+){0,5} (?<n>[2-6])( to | or )?(?<m>\d)? times\b(?! (a|per|each|every|more|on) ))", Options)]
     private static partial Regex Rounds();
 
     /// <summary>"There are four of them", of rounds as a rule.</summary>
     [GeneratedRegex(@"\G\b(there's|there are) (?<n>\d{1,2}) of (those|them|these)\b(?! (left|to go|more|blocks?|tabatas?))", Options)]
     private static partial Regex OfThem();
 
-    [GeneratedRegex(@"\G\b(twice (through|over|round|around)|(on|off|rest|gets? done) twice|repeat(ing)? the (set|circuit|round|block) once\b|double round\b|(through|do|repeat|goes?|going|round|it all|thing|them|that|this|it|everything|circuit|lot|set|sequence|each|all|moves|exercises) twice|2 times|2 times through|(a second|another|1 more) time (through|round|around)|(do|go through|run|repeat) (it|that|this|them|everything|the (whole|entire) (thing|circuit|lot|round))( all)? (over )?again(?! (tomorrow|soon|next|another day|on (monday|tuesday|wednesday|thursday|friday|saturday|sunday)))|(go|going|do|doing|run|come) (back )?(through )?(it|this|that|them|everything|the whole \w+)( all)?( again)? (a second|another|1 more) time|(go|come) (back )?(a?round|through) (it )?again|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once)|(and|then) (we|we'll|we're going to|we're gonna|you|you'll) repeat (it all|all of (it|that|them)|everything|the (whole|entire|full) (thing|circuit|round|lot|block|sequence))\b(?! (\d|twice|until|for|as|on (the|this|your)))|(rest|recovery|off) (and |then )+(we|we'll|you|you'll) go again|(pair|superset|pairing)( (gets?|is|are|we|do|done|you))* twice)\b", Options)]
+    [GeneratedRegex(@"\G\b(twice (through|over|round|around)|(on|off|rest|gets? done) twice|repeat(ing)? the (set|circuit|round|block) once\b|double round\b|(through|do|repeat|goes?|going|round|it all|thing|them|that|this|it|everything|circuit|lot|set|sequence|each|all|moves|exercises|these|those) twice|2 times|2 times through|(a second|another|1 more) time (through|round|around)|(do|go through|run|repeat) (it|that|this|them|everything|the (whole|entire) (thing|circuit|lot|round))( all)? (over )?again(?! (tomorrow|soon|next|another day|on (monday|tuesday|wednesday|thursday|friday|saturday|sunday)))|(go|going|do|doing|run|come) (back )?(through )?(it|this|that|them|everything|the whole \w+)( all)?( again)? (a second|another|1 more) time|(go|come) (back )?(a?round|through) (it )?again|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once)|(and|then) (we|we'll|we're going to|we're gonna|you|you'll) repeat (it all|all of (it|that|them)|everything|the (whole|entire|full) (thing|circuit|round|lot|block|sequence))\b(?! (\d|twice|until|for|as|on (the|this|your)))|(rest|recovery|off) (and |then )+(we|we'll|you|you'll) go again|(pair|superset|pairing)( (gets?|is|are|we|do|done|you))* twice|(then|break) the same \d again|repeat the \d|through (and )?then (we|we'll|you|you'll) repeat|then (run|go) through (it|them) again|second round is( exactly)? the same|the second time (through|round|around)|repeat 1 more time|(do|doing|have|got|be) a second round)\b", Options)]
     private static partial Regex TwiceSaid();
 
     [GeneratedRegex(@"\G\b((rest|off|recovery)( (and|then|we|do|repeat|repeated|it|that|all|of))* (?<n>\d{1,2}) (times|rounds)\b(?! (a|per) week)|(rest|off|on|recovery|exercises|moves|stations|thing|lot) times (?<n>[2-9])\b|\b(we|you|we'll|you'll) (run|loop|cycle|repeat|go) (through )?(it|that|this|them) (?<n>[2-6]) times\b)", Options)]
     private static partial Regex TimesAfterRest();
 
-    [GeneratedRegex(@"\G\b(do|repeat|run|go|going|doing)( back)?( through)? (that|it|this|the|all of that|all that|everything)( (whole|entire|full))?( (thing|circuit|round|lot|sequence|set))?( through)?( again)? (?<n>[1-4]) more times?\b(?<=\b(whole|entire|full|circuit|round|lot|sequence|everything|all)\b.*)", Options)]
+    [GeneratedRegex(@"\G\b(at|from|to) the top (?<n>[1-4]) more times?\b|\G\b(do|repeat|run|go|going|doing)( back)?( through)? (that|it|this|the|all of that|all that|everything)( (whole|entire|full))?( (thing|circuit|round|lot|sequence|set))?( through)?( again)? (?<n>[1-4]) more times?\b(?<=\b(whole|entire|full|circuit|round|lot|sequence|everything|all)\b.*)", Options)]
     private static partial Regex WholeMoreTimes();
 
     [GeneratedRegex(@"\G\b(round|circuit|lap) (number )?(?<n>[2-9])\b(?! (seconds?|minutes?|reps?|of \w+s\b))", Options)]
@@ -298,7 +324,7 @@ public static partial class DoseReader
     [GeneratedRegex(@"\G(?<!\b(super|tri|giant) )\bset (number )?(?<n>[2-6])\b(?! (seconds?|minutes?|reps?|of \w+s\b))", Options)]
     private static partial Regex SetNumber();
 
-    [GeneratedRegex(@"\G\b(no repeats?|(never|not) repeat(ing|ed)? (a|any|an|the same) (move|exercise|movement)|(each|every) (move|exercise|movement|1)( is| gets| just| only)*( done| going)?( just| only)* once\b(?! more| again)|just (the )?(1 round|once through)|only 1 round|(only|just) (doing|going through|do|go through|running) (it|them|this|that|these|each|everything)( all)?( through)? (the )?(once|1 time))\b", Options)]
+    [GeneratedRegex(@"\G\b(no repeats?|(don't|never|not) repeat(ing)? (anything|a thing)|(never|not) repeat(ing|ed)? (a|any|an|the same) (move|exercise|movement)|(each|every) (move|exercise|movement|1)( is| gets| just| only)*( done| going)?( just| only)* once\b(?! more| again)|just (the )?(1 round|once through)|only 1 round|(only|just) (doing|going through|do|go through|running) (it|them|this|that|these|each|everything)( all)?( through)? (the )?(once|1 time))\b", Options)]
     private static partial Regex OnceSaid();
 
     /// <summary>"Each move twice before we go on".</summary>
@@ -306,19 +332,19 @@ public static partial class DoseReader
     private static partial Regex EachTwiceSaid();
 
     /// <summary>As many rounds as fit: repetitions without a set number of rounds.</summary>
-    [GeneratedRegex(@"\G\b(amraps?|am rap|as many (rounds|reps|times|sets) as)\b", Options)]
+    [GeneratedRegex(@"\G\b(amraps?|am rap|how many rounds you can|as many (rounds|reps|times|sets) as)\b", Options)]
     private static partial Regex AsMany();
 
-    [GeneratedRegex(@"\G\b(?<n>[2-9])( to | or )?(?<m>\d)? circuits\b", Options)]
+    [GeneratedRegex(@"\G\b(?<n>[2-9])( to | or )?(?<m>\d)?( (full|whole|complete|total|quick|big))? circuits\b", Options)]
     private static partial Regex Circuits();
 
-    [GeneratedRegex(@"\G(?:\b(?<n>\d{1,2})( to | or | )?(?<m>\d{1,2})? sets\b(?! of (the |my )?(dumb|weights?\b|kettle|bells?\b|bands?\b|stairs|headphones))|\bset (number )?\d of (?<n>\d)\b|\b(?<n>[2-9]) (goes|tries|attempts) (at|on|of) (each|every|it|them|everything)\b|\b(first|second|third|last|next|1st|2nd|3rd) set of (?<n>[2-6])\b(?! (each|reps?)))", Options)]
+    [GeneratedRegex(@"\G(?:\b(?<n>[2-5]) (by|x|times) (?=\d{1,2}\b(?! (to|or|reps?|of|seconds?|minutes?|inch|foot|feet|pounds?|kilos?)))|\b(reps|repetitions) (?<n>[2-5]) times\b|\b(reps|repetitions) times (?<n>[2-5])\b|\b(?<n>\d{1,2})( to | or | )?(?<m>\d{1,2})?( (working|straight|hard|heavy|total|full))? sets\b(?! of (the |my )?(dumb|weights?\b|kettle|bells?\b|bands?\b|stairs|headphones))|\bset (number )?\d of (?<n>\d)\b|\b(?<n>[2-9]) (goes|tries|attempts) (at|on|of) (each|every|it|them|everything)\b|\b(first|second|third|last|next|1st|2nd|3rd) set of (?<n>[2-6])\b(?! (each|reps?)))", Options)]
     private static partial Regex Sets();
 
-    [GeneratedRegex(@"\G(?:\b(?<n>\d{1,2})( (?!\d|rounds|reps?|seconds?|minutes?|sets|more|of|times|to|or|on|off|each|for|and|weeks?|days?)[\w']+){0,2} (exercises|moves|movements|stations|positions)\b|\bcircuits? of (?<n>\d{1,2})\b(?! (minutes?|seconds?|rounds?)))", Options)]
+    [GeneratedRegex(@"\G(?:\b(?<n>\d{1,2})( (?!\d|rounds|reps?|seconds?|minutes?|sets|more|of|times|to|or|on|off|each|for|and|weeks?|days?)[\w']+){0,2} (exercises|moves|movements|stations|positions|lifts)\b(?! (down|left|to go|remaining)\b| done\b(?! \d))|\b(circuits?|a round) of (?<n>\d{1,2})\b(?! (minutes?|seconds?|rounds?|reps?))|\b(?<n>\d{1,2}) (exercise|move|movement|station) (circuit|workout|round|class|routine|session|sequence))", Options)]
     private static partial Regex MovesPerRound();
 
-    [GeneratedRegex(@"\bbetween (?<n>\d{1,3}) and (?<m>\d{1,3}) (reps?|repetitions?)\b|\beach( of (these|those|them))?( moves?| exercises?| 1)? (?<n>\d{2}) times\b|\b(?<n>\d{1,3})( to | or |-| )?(?<m>\d{1,3})? (reps?|repetitions?|of each|of (everything|every \w+)|of the (first|second) (1|move|exercise)|on each|each (side|leg|way|arm)|per (side|leg|arm|exercise|move)|times each|on each side|on (the|your) (right|left)|a side)\b|\bsets of (?<n>\d{1,3})( to )?(?<m>\d{1,3})?\b", Options)]
+    [GeneratedRegex(@"\bbetween (?<n>\d{1,3}) and (?<m>\d{1,3}) (reps?|repetitions?)\b|\beach( of (these|those|them))?( moves?| exercises?| 1)?( (we|we'll|you|you'll) do)? (?<n>\d{2}) times\b|(?<=\b[2-5] (by|x|times) )(?<n>\d{1,2})\b(?! (to|or|reps?|of|seconds?|minutes?|inch|foot|feet|pounds?|kilos?))|\b(?<n>\d{1,3})( to | or |-| )?(?<m>\d{1,3})? (reps?|repetitions?|of each|of (everything|every \w+)|of the (first|second) (1|move|exercise)|on each|each (side|leg|way|arm)|per (side|leg|arm|exercise|move)|times each|on each side|on (the|your) (right|left)|a side)\b|\bsets of (?<n>\d{1,3})( to )?(?<m>\d{1,3})?\b|\brounds of (?<n>\d{1,2})\b(?! (seconds?|minutes?|on|by|\d+|exercises|moves|different))|\brep count is (?<n>\d{1,2})\b|\b(?<n>\d{1,2})( on the)? right( and)? \d{1,2}( on the)? left\b|\b(do|doing) (?<n>\d{1,2}) on everything\b", Options)]
     private static partial Regex Reps();
 
     /// <summary>How many of the move at hand: "twenty of these", "do ten then switch".</summary>
@@ -332,9 +358,9 @@ public static partial class DoseReader
     [GeneratedRegex(@"\G\b(tabata|tabatas|20 10(?= (for (4|four)|style|format|protocol))|20 (seconds )?on (and )?10 (seconds )?off|8 rounds of 20)\b", Options)]
     private static partial Regex Tabata();
 
-    [GeneratedRegex(@"\G\b(super ?sets?|super ?sett(ing|ed)|(grouped|working|work|done|do them|all) in (pairs|twos|threes)|(2|3) (exercises|moves) at a time|(first|second|third|next|last|each|this) pairing|trisets?|tri sets?|giant sets?|(2|3) (exercises|moves) back to back|of the first (1|move|exercise) and( then)?( the same)?( \d{1,2})? of the second|(the )?next pair|pair(s)? of exercises|pair(ing|ed)?( up)? (the |our )?(2 )?(exercises|moves)|in pairs|a1 (and|a2)|a 1 and a 2|back to back (with|exercises|pair))\b", Options)]
+    [GeneratedRegex(@"\G\b(super ?sets?|super ?sett(ing|ed)|(grouped|working|work|done|do them|all) in (pairs|twos|threes)|(2|3) (exercises|moves) at a time|(first|second|third|next|last|each|this) pairing|trisets?|tri sets?|giant sets?|(2|3) (exercises|moves) back to back|of the first (1|move|exercise) and( then)?( the same)?( \d{1,2})? of the second|(the )?next pair|pair(s)? of exercises|pair(ing|ed)?( up)? (the |our )?(2 )?(exercises|moves)|alternat(e|ing) between( the)? 2 (exercises|moves)|(move|exercise) 1 and (move|exercise) 2|in pairs|a1 (and|a2)|a 1 and a 2|back to back (with|exercises|pair))\b", Options)]
     private static partial Regex Superset();
 
-    [GeneratedRegex(@"\G\b(ladder|(each|every) (round|time)( through| around)? (we|you|we'll|you'll|we're|i'll|i'm)( will| gonna| going to| just)* add( on)? (1|an?|another|1 more)\b(?! (\d|pulse|jump|hop|twist|bit|little))|add(ing|s)? (on )?(on|1|an?|another|1 more|an? new|1 new) (exercise|move|movement)( on)?( each| every| at| to the)?|1 (move|exercise)( and)? then( (we|you|do|we'll|you'll))* 2( (moves|exercises))?( and)? then( (we|you|do|we'll|you'll))* 3|(after|at the end of) (every|each) round (i|we|you|i'll|we'll|you'll) (add|throw|put|stick|chuck)( in)? (another|1 more|an?|1)|round 1 (has|is|with) (just )?1 (exercise|move)|by 1 (exercise|move) (each|every) (time|round)|(keep|keeps) adding( 1)? on|(12|twelve) days of christmas|(?<!\d )\d{1,2}( reps?)? then \d{1,2}( reps?)? then \d{1,2}\b(?! seconds)|add on (workout|round|class|style|format)|pyramid)\b", Options)]
+    [GeneratedRegex(@"\G\b((?<!\b(climb(ing)?|step|rope|agility) ((a|an|the|your|that) (\w+ )?)?)ladder|(each|every) (round|time)( through| around)? (we|you|we'll|you'll|we're|i'll|i'm)( will| gonna| going to| just)* add( on)? (1|an?|another|1 more)\b(?! (\d|pulse|jump|hop|twist|bit|little))|add(ing|s)? (on )?(on|1|an?|another|1 more|an? new|1 new) (exercise|move|movement)( on)?( each| every| at| to the)?|1 (move|exercise)( and)? then( (we|you|do|we'll|you'll))* 2( (moves|exercises))?( and)? then( (we|you|do|we'll|you'll))* 3|(after|at the end of) (every|each) round (i|we|you|i'll|we'll|you'll) (add|throw|put|stick|chuck)( in)? (another|1 more|an?|1)|round 1 (has|is|with) (just )?1 (exercise|move)|by 1 (exercise|move) (each|every) (time|round)|build(ing)? (it )?up 1 (move|exercise|movement) at a time|take 1 off (each|every) (round|time|set)|(keep|keeps) adding( 1)? on|(12|twelve) days of christmas|\d{1,2}( reps?)?( all the way)? (down|all the way) to 1\b|count(ing)? down from \d{1,2} to 1 (on|of|for|with)|(?<!\d )\d{1,2}( reps?)? then \d{1,2}( reps?)? then \d{1,2}\b(?! seconds)|add on (workout|round|class|style|format)|pyramid)\b", Options)]
     private static partial Regex Ladder();
 }

@@ -19,10 +19,10 @@ internal readonly record struct Duration(int Token, double Seconds, DurationKind
 internal static class DurationFinder
 {
     private static readonly HashSet<string> WorkAfter =
-        ["on", "work", "working", "active", "hard", "effort", "each", "per", "every", "interval", "intervals", "hold", "holds", "exercise", "exercises", "bursts", "efforts", "rounds"];
+        ["on", "work", "working", "active", "hard", "effort", "each", "per", "every", "interval", "intervals", "hold", "holds", "exercise", "exercises", "bursts", "efforts", "rounds", "everything", "station", "stations"];
 
     private static readonly HashSet<string> WorkBefore =
-        ["work", "working", "works", "exercise", "exercises", "move", "moves", "movement", "each", "every", "hold", "holding", "interval", "intervals", "timer", "going", "go", "lasts", "round", "rounds", "station", "everything", "clock"];
+        ["work", "working", "works", "exercise", "exercises", "move", "moves", "movement", "each", "every", "hold", "holding", "interval", "intervals", "timer", "lasts", "round", "rounds", "station", "everything", "clock"];
 
     private static readonly HashSet<string> RestAfter =
         ["rest", "off", "recovery", "recover", "break", "breather", "transition", "transitions", "change", "switch", "swap", "between", "breath", "breathe", "changeover", "pause", "ready", "easy", "reset", "resting", "recovering", "rests", "gap", "breaks"];
@@ -35,9 +35,18 @@ internal static class DurationFinder
 
     /// <summary>Words that make a length a count of the moment or a whole class: "ten seconds left", "twenty minute workout".</summary>
     private static readonly HashSet<string> OtherAfter =
-        ["left", "remaining", "more", "workout", "class", "session", "routine", "gone", "in", "ago", "training", "video", "practice", "away", "later", "cardio", "hiit", "of", "down", "core", "pilates", "yoga", "barre", "flow", "stretch", "full", "total", "long", "low", "beginner", "abs", "strength", "ab"];
+        ["left", "remaining", "more", "workout", "class", "session", "routine", "gone", "in", "ago", "training", "video", "practice", "away", "later", "cardio", "hiit", "of", "down", "core", "pilates", "yoga", "barre", "flow", "stretch", "full", "total", "long", "low", "beginner", "abs", "strength", "ab", "warm", "warmup", "preview", "intro", "till", "until", "done"];
 
     private static readonly HashSet<string> ClauseStarts = ["and", "then", "we", "we're", "we'll", "you", "you're", "you'll", "with", "followed", "the", "i", "so"];
+
+    /// <summary>What comes in so many seconds.</summary>
+    private static readonly HashSet<string> Awaited = ["go", "going", "begin", "beginning", "start", "starting", "up", "1", "next", "you", "back", "finish", "finished", "done", "change", "changing", "switch", "switching", "rest"];
+
+    /// <summary>Words for whose length nobody works.</summary>
+    private static readonly HashSet<string> OtherBefore = ["song", "track", "video", "playlist", "drink", "water", "sip"];
+
+    /// <summary>Seconds of silence between two captions after which another thing is said.</summary>
+    private const double ClauseSilence = 3;
 
     private const int Near = 4;
     private const int FarBefore = 7;
@@ -51,7 +60,7 @@ internal static class DurationFinder
             var half = tokens[i].Text is "half" && i + 2 < tokens.Count && tokens[i + 1].Text is "a" && tokens[i + 2].Text is "minute";
             if (half)
             {
-                found.Add(new Duration(i, 30, KindOf(tokens, i, i + 3)));
+                found.Add(new Duration(i, 30, KindOf(speech, i, i + 3)));
                 i += 2;
                 continue;
             }
@@ -69,11 +78,11 @@ internal static class DurationFinder
             {
                 // "A minute and a half".
                 var andHalf = IsAndAHalf(tokens, i + 2);
-                found.Add(new Duration(i, (number + (andHalf ? 0.5 : 0)) * factor, KindOf(tokens, i, i + (andHalf ? 5 : 2))));
+                found.Add(new Duration(i, (number + (andHalf ? 0.5 : 0)) * factor, KindOf(speech, i, i + (andHalf ? 5 : 2))));
             }
             else if (tokens[i].Number is { } whole && IsAndAHalf(tokens, i + 1) && i + 4 < tokens.Count && tokens[i + 4].Text is "minute" or "minutes")
             {
-                found.Add(new Duration(i, (whole + 0.5) * 60, KindOf(tokens, i, i + 5)));
+                found.Add(new Duration(i, (whole + 0.5) * 60, KindOf(speech, i, i + 5)));
                 i += 4;
             }
             else if (tokens[i].Number is >= 5 and <= 120 && Bare(tokens, i) is { } kind)
@@ -96,6 +105,7 @@ internal static class DurationFinder
         return (next, before, before2) switch
         {
             ("off", "for", "on") => DurationKind.Work,
+            (_, "for", "on") when i > 2 && tokens[i - 3].Text is "you're" or "we're" or "are" or "be" => DurationKind.Work,
             ("off", _, _) => DurationKind.Rest,
             ("to", _, _) when i + 2 < tokens.Count && GetReady.Contains(tokens[i + 2].Text) && tokens[i + 2].Text is not ("get" or "catch" or "grab" or "shake" or "set") && LengthBefore(tokens, i) => DurationKind.Rest,
             (_, "is", "rest" or "recovery") => DurationKind.Rest,
@@ -119,7 +129,7 @@ internal static class DurationFinder
             ("to", "get" or "have" or "got", _) when i + 2 < tokens.Count && tokens[i + 2].Text is "recover" or "rest" or "breathe" => DurationKind.Rest,
             (_, "for", "rest" or "resting") => DurationKind.Rest,
             ("on" or "work", _, _) when Follows(tokens, i + 2) && tokens[i + 2].Text is not ("the" or "your" or "each" or "this" or "that" or "every" or "both") => DurationKind.Work,
-            (_, "for", "work" or "working" or "go") => DurationKind.Work,
+            (_, "for", "work" or "working" or "go" or "hard") => DurationKind.Work,
             _ => null,
         };
     }
@@ -177,8 +187,24 @@ internal static class DurationFinder
             && !(next is "seconds" or "second" or "minutes" or "minute" && t + 2 < tokens.Count && tokens[t + 2].Text is "work" or "working" or "on");
     }
 
-    private static DurationKind KindOf(IReadOnlyList<Token> tokens, int token, int after)
+    /// <summary>"You've just done", "that you just held for".</summary>
+    private static bool JustDone(IReadOnlyList<Token> tokens, int token)
     {
+        const int near = 5;
+        for (var t = token - 1; t >= Math.Max(1, token - near); t--)
+        {
+            if (tokens[t].Text is "done" or "did" or "held" && tokens[t - 1].Text == "just")
+            {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private static DurationKind KindOf(Speech speech, int token, int after)
+    {
+        var tokens = speech.Tokens;
         // "Fifteen seconds for you to recover", "take a minute".
         after += after + 1 < tokens.Count && tokens[after].Text == "for" && tokens[after + 1].Text is "you" or "us" ? 2 : 0;
         if (token > 0 && tokens[token - 1].Text == "take" && tokens[token].Text is "a" or "1")
@@ -186,13 +212,19 @@ internal static class DurationFinder
             return DurationKind.Rest;
         }
 
-        for (var t = after; t < Math.Min(tokens.Count, after + Near); t++)
+        for (var t = after; t < Math.Min(tokens.Count, after + Near) && !speech.SilentAfter(t - 1, ClauseSilence); t++)
         {
             var word = tokens[t].Text;
             // "Fifty seconds a move".
             if (t == after && word is "a" or "an" && t + 1 < tokens.Count && tokens[t + 1].Text is "move" or "exercise" or "station")
             {
                 return DurationKind.Work;
+            }
+
+            // "Five minutes in already", "thirty seconds, grab some water", "two minutes and we're done".
+            if (t == after && ((word == "and" && t + 2 < tokens.Count && tokens[t + 1].Text is "we're" or "you're" && tokens[t + 2].Text is "done" or "out" or "finished" or "through") || (word == "in" && t + 1 < tokens.Count && tokens[t + 1].Text is "already" or "now" or "and" or "so" or "we're" or "you're") || word is "grab" or "have"))
+            {
+                return DurationKind.Other;
             }
 
             // Another number, or the start of the next thing said.
@@ -230,7 +262,14 @@ internal static class DurationFinder
                 return DurationKind.Rest;
             }
 
-            if (WorkAfter.Contains(word))
+            // "There's thirty seconds on the clock".
+            if (word == "on" && t + 2 < tokens.Count && tokens[t + 1].Text == "the" && tokens[t + 2].Text is "clock" or "timer")
+            {
+                break;
+            }
+
+            // "You've just done two minutes of work".
+            if (WorkAfter.Contains(word) && !JustDone(tokens, token))
             {
                 // "Ten seconds on each side", "thirty seconds each side": a hold of one move.
                 return t + 1 < tokens.Count && (word is "each" or "per" or "on" or "every") && tokens[Math.Min(tokens.Count - 1, t + (word == "on" ? 2 : 1))].Text is "side" or "leg" or "arm" or "sides"
@@ -249,7 +288,25 @@ internal static class DurationFinder
             return DurationKind.Other;
         }
 
-        for (var t = token - 1; t >= Math.Max(0, token - FarBefore) && !tokens[t].Stops; t--)
+        // "Forty seconds working, then you get twenty seconds".
+        if (token > 2 && tokens[token - 1].Text is "get" or "got" or "have" && tokens[token - 3].Text == "then" && LengthBefore(tokens, token))
+        {
+            return DurationKind.Rest;
+        }
+
+        // "We go in ten seconds", "another ten seconds", "the first five minutes", "that was a minute".
+        var (before, before2) = (token > 0 ? tokens[token - 1].Text : "", token > 1 ? tokens[token - 2].Text : "");
+        if (before is "another" or "final" or "was" || (before == "in" && Awaited.Contains(before2)) || (before is "first" or "last" && before2 is "the" or "your" or "our" or "that's"))
+        {
+            return DurationKind.Other;
+        }
+
+        if (JustDone(tokens, token))
+        {
+            return DurationKind.Other;
+        }
+
+        for (var t = token - 1; t >= Math.Max(0, token - FarBefore) && !tokens[t].Stops && !speech.SilentAfter(t, ClauseSilence); t--)
         {
             var word = tokens[t].Text;
             if (tokens[t].Number is not null && word != "1" && token - t > 1)
@@ -257,7 +314,7 @@ internal static class DurationFinder
                 break;
             }
 
-            if ((RestBefore.Contains(word) && token - t <= 5) || (word == "stop" && tokens[t + 1].Text == "for" && token - t == 2))
+            if (RestBefore.Contains(word) || (word == "stop" && tokens[t + 1].Text == "for" && token - t == 2))
             {
                 return DurationKind.Rest;
             }
@@ -268,8 +325,13 @@ internal static class DurationFinder
                 return DurationKind.Rest;
             }
 
-            // "We'll be here for thirty seconds".
-            if (WorkBefore.Contains(word) || (word == "here" && tokens[t + 1].Text == "for" && token - t == 2))
+            if (OtherBefore.Contains(word))
+            {
+                return DurationKind.Other;
+            }
+
+            // "We'll be here for thirty seconds", "we go for thirty seconds".
+            if (WorkBefore.Contains(word) || (word is "here" or "go" or "going" && (token - t == 1 || (tokens[t + 1].Text == "for" && token - t == 2))))
             {
                 return DurationKind.Work;
             }

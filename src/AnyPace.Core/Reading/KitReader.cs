@@ -237,7 +237,7 @@ internal static partial class KitReader
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\G\b(dumb ?bells?|dumb bells?|(set|pair) of (twos|threes|fours|fives|sixes|sevens|eights|nines|tens|twelves|fifteens|twenties|\d+s|\d+ (pounders?|kilos?|kgs?|pounds?|lbs?)|(five|ten|three|two|eight) pounders?)\b(?! (dumb ?bells?|kettle ?bells?|weights))|(?<=\b(with|using|got|have|holding) (my |the |some )?)(twos|threes|fours|fives|sixes|sevens|eights|tens|twelves|fifteens|twenties)( (and|or) (twos|threes|fours|fives|sixes|sevens|eights|tens|twelves|fifteens|twenties))?\b|(?<!ankle )weights|hand weights?|(?<!\b(for|shift|shifting|transfer|transferring|put|putting|all|feel|move|moving|keep|of|take|takes|taking|takes up|hold up|carry|carries|lean) )(a|1|your|the|single|heavier|lighter|heavy|light|small|hand) weight\b(?! (is|falls?|through|across|settles?|sinks?|goes|comes|evenly|equally|in|into|on|onto|through|back|over|forward|shifts?|drops?|evenly|down|out|of|off|loss|to|from|training)\b))", Options)]
+    [GeneratedRegex(@"\G\b(dumb ?bells?|dumb bells?|(light|heavy|medium|lighter|heavier) pair|(set|pair) of (twos|threes|fours|fives|sixes|sevens|eights|nines|tens|twelves|fifteens|twenties|\d+s|\d+ (pounders?|kilos?|kgs?|pounds?|lbs?)|(five|ten|three|two|eight) pounders?)\b(?! (dumb ?bells?|kettle ?bells?|weights))|(?<=\b(with|using|got|have|holding) (my |the |some )?)(twos|threes|fours|fives|sixes|sevens|eights|tens|twelves|fifteens|twenties)( (and|or) (twos|threes|fours|fives|sixes|sevens|eights|tens|twelves|fifteens|twenties))?\b|(?<!ankle )weights|hand weights?|(?<!\b(for|shift|shifting|transfer|transferring|put|putting|all|feel|move|moving|keep|of|take|takes|taking|takes up|hold up|carry|carries|lean) )(a|1|your|the|single|heavier|lighter|heavy|light|small|hand) weight\b(?! (is|falls?|through|across|settles?|sinks?|goes|comes|evenly|equally|in|into|on|onto|through|back|over|forward|shifts?|drops?|evenly|down|out|of|off|loss|to|from|training)\b))", Options)]
     private static partial Regex Dumbbell();
 
     [GeneratedRegex(@"\G\bkettle ?bells?\b(?! (style|swings?))", Options)]
@@ -261,7 +261,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\G\b(a|the|your|or|some|clear|free|bit of) wall\b", Options)]
     private static partial Regex Wall();
 
-    [GeneratedRegex(@"\G\b(water bottles?|bottles of water|(?<drink>(some|your|my|(glass|drop|cup|bit|bottle) of) water|water (close|nearby|near by|beside you|handy|to hand|within reach))|bottles|tins|soup cans?|cans of \w+|cans)\b", Options)]
+    [GeneratedRegex(@"\G\b(water bottles?|bottles of water|(?<drink>(some|your|my|(glass|drop|cup|bit|bottle) of) water|(got|have) water\b|water (close|nearby|near by|beside you|handy|to hand|within reach))|bottles|tins|soup cans?|cans of \w+|cans)\b", Options)]
     private static partial Regex Bottle();
 
     [GeneratedRegex(@"\G\b(stability|swiss|exercise|gym|fit) balls?\b", Options)]
@@ -273,13 +273,13 @@ internal static partial class KitReader
     [GeneratedRegex(@"\G\bankle weights?\b", Options)]
     private static partial Regex AnkleWeight();
 
-    [GeneratedRegex(@"\G\b(((need|use|have|grab|want|got|using) )?a step or (a|the|your) (bottom )?(step|stair)|aerobic step|step platform|stepper|(need|use|have|grab|want|got|using) a step\b(?! (to|out|back|forward|and|together|behind|touch|in|kick|tap|hop|jack|knee|lunge))|bottom (step|stair)|a step or a?|a sturdy step|(yourself|get your|got your|grab your|bring your|have your|need your|find) (a )?step|(on|onto|off) (the|your) (box|platform)\b|(on|onto|off) (the|your) step\b(?! (back|touch|out|forward|to|together|behind))|a stair\b|plyo box)\b", Options)]
+    [GeneratedRegex(@"\G\b(((need|use|have|grab|want|got|using) )?a step or (a|the|your) (bottom )?(step|stair)|aerobic step|(place|position|set up) your step|step platform|stepper|(need|use|have|grab|want|got|using) a step\b(?! (to|out|back|forward|and|together|behind|touch|in|kick|tap|hop|jack|knee|lunge))|bottom (step|stair)|a step or a?|a sturdy step|(yourself|get your|got your|grab your|bring your|have your|need your|find) (a )?step|(on|onto|off) (the|your) (box|platform)\b|(on|onto|off) (the|your) step\b(?! (back|touch|out|forward|to|together|behind))|a stair\b|plyo box)\b", Options)]
     private static partial Regex Step();
 
     [GeneratedRegex(@"\G\b((a|your|the|real) (skipping|jump) rope|(skipping|jump) ropes? (at the ready|ready|out|in hand)|(?<!under |under a |over )(a|your|the) rope)\b", Options)]
     private static partial Regex Rope();
 
-    [GeneratedRegex(@"\G\bfoam rollers?\b", Options)]
+    [GeneratedRegex(@"\G\b(foam rollers?|(your|the) roller)\b", Options)]
     private static partial Regex Roller();
 
     [GeneratedRegex(@"\G\b((yoga|foam|cork) (blocks?|bricks?)|(?<=\b(have|grab|use|using|need|got|your|with) (a |1 |2 |some |your )?)blocks?\b(?! (of|workout|coming|left|to go|\d)))", Options)]
@@ -294,10 +294,10 @@ internal static partial class KitReader
     [GeneratedRegex(@"\G\b((pilates|small|soft|squishy|inflatable) balls?|over ?balls?)\b", Options)]
     private static partial Regex SmallBall();
 
-    [GeneratedRegex(@"\G\b(medicine|slam|weighted) balls?\b", Options)]
+    [GeneratedRegex(@"\G\b(medicine|med|slam|weighted) balls?\b", Options)]
     private static partial Regex MedicineBall();
 
-    [GeneratedRegex(@"\G\b((yoga |stretch(ing)? )straps?|(a|your) (long |soft )?(strap|belt))\b", Options)]
+    [GeneratedRegex(@"\G\b((yoga |stretch(ing)? )straps?|(a|your) (long |soft )?(strap|belt)|loop the (strap|belt))\b", Options)]
     private static partial Regex Strap();
 
     [GeneratedRegex(@"\G\bblankets?\b", Options)]

@@ -26,6 +26,7 @@ public static partial class MarkFinder
         All(Doing(), MarkKind.Doing, 0.6);
         All(Opening(), MarkKind.Opening, 1);
         All(WarmUp(), MarkKind.WarmUp, 1);
+        marks.RemoveAll(m => m.Kind == MarkKind.WarmUp && IsWarmUpElsewhere(speech, m.Token));
         All(WarmUpOver(), MarkKind.WarmUpOver, 1);
         All(CoolDown(), MarkKind.CoolDown, 1);
         All(Stretches(), MarkKind.CoolDown, StretchStrength);
@@ -337,7 +338,20 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\G\b(warm ?ups?|warming up|warm (the|your|our|those|these) [\w']+ up\b|ease (ourselves|yourself|yourselves|our bodies|your body) in(to)?\b|(get|getting|got|be) ([\w']+ and |a bit |a little |all |ourselves |yourselves |yourself |everything |everyone |everybody |us |you |our bodies |your body |the body )?warm(ed)?( up)?( with| first| together| before| quickly)?\b|get (the|your|our|those|these) (body|bodies|muscles|blood|heart|shoulders?|hips?|joints|legs|arms|spine|back)( rate)? (warm|moving|flowing|pumping|going|loose|ready|up)|loosen (up|off|out|the|your)|mobili[sz]e|mobility|nice and (easy|gentle|gently)|easy feet|to start us off|wake (up )?(the|your))\b", Options)]
     private static partial Regex WarmUp();
 
-    [GeneratedRegex(@"\G\b((that's|that is|that was|end of) (it for )?(your|the|our) warm ?up|warm ?up('s| is)? (done|over|complete|finished)|(you're|we're|you are|we are|that's us|nice and|should be|feeling|all) warm(ed)?( up)?( now)?\b|now (that )?(you're|we're) warm|let's (get )?(in ?to|on ?to) (the|our|it|this|round|your)( first| main| proper)?( workout| work| session| block| circuit| set| round| exercise)?|(?<!\b(only|just|that's|was|finish\w*|through|after|of) (the|your|our) )first (round|block|circuit|set|superset|exercise|interval)|(?<!\b(that's|that was|end of|of|in|from|after|was|through|finish\w*|with) )round (number )?1\b(?! (done|down|over|of|is done|complete|finished|again|and (round )?2))|(tabata|superset|circuit|block|pair|combo) (number )?1\b|first tabata|main (workout|set|session|event|part|block)|workout (starts|begins)|let's get (to|into) work|(the )?real work|pick(ing)? (up the|it up|the) ?(pace|tempo)?|let's (build|learn)|(build|learn) the (routine|phrase|combo)|first (bit|piece|part|combo|phrase|combination) of the|first (combo|combination|phrase)|here comes the first)\b", Options)]
+    /// <summary>"Go and do my five-minute warm-up first", "warm up on your own before you begin": not here.</summary>
+    internal static bool IsWarmUpElsewhere(Speech speech, int token)
+    {
+        const int near = 9;
+        return WarmUpBeforeClass().IsMatch(speech.Before(token, near)) || WarmUpOfAnother().IsMatch(speech.After(token, near));
+    }
+
+    [GeneratedRegex(@"\b((go|pause( now)?|stop)( (ahead|now|back|off))? and( do)?|(i|you|we|i've|you've|we've|already|have)( already| just)* (done|did|finished)|check out|links? (to|for)|separate|other|after|like|think of [\w' ]+ as|(please|should) (do|complete)|complete)( (my|your|a|an|the|our|this|that|some|quick|short|full|proper|\d+|minutes?))*$", Options)]
+    private static partial Regex WarmUpBeforeClass();
+
+    [GeneratedRegex(@"^(warm ?ups?|warming up)( (is|are|was|for (it|this|that|you)))* (class|video|playlist|on your own|by yourself|beforehand|before you (begin|start|do|join)|before the storm|prior to|if you haven't|below|linked|on the channel|in the (description|library))\b", Options)]
+    private static partial Regex WarmUpOfAnother();
+
+    [GeneratedRegex(@"\G\b((that's|that is|that was|end of) (it for )?(your|the|our) warm ?up|warm ?up('s| is)? (done|over|complete|finished)|(you're|we're|i'm|you are|we are|that's us|nice and|should be|feeling|all) warm(ed)?( up)?( now)?\b|now (that )?(you're|we're) warm|let's (get )?(in ?to|on ?to) (the|our|it|this|round|your)( first| main| proper)?( workout| work| session| block| circuit| set| round| exercise)?|(?<!\b(only|just|that's|was|finish\w*|through|after|of) (the|your|our) )first (round|block|circuit|set|superset|exercise|interval|pair|pairing|station|drill)|(?<!\b(that's|that was|end of|of|in|from|after|was|through|finish\w*|with) )round (number )?1\b(?! (done|down|over|of|is done|complete|finished|again|and (round )?2))|(tabata|superset|circuit|block|pair|combo) (number )?1\b|first tabata|main (workout|set|session|event|part|block)|workout (starts|begins)|let's get (to|into) work|(the )?real work|pick(ing)? (up the|it up|the) ?(pace|tempo)?|let's (build|learn)|(build|learn) the (routine|phrase|combo)|first (bit|piece|part|combo|phrase|combination) of the|first (combo|combination|phrase)|here comes the first)\b", Options)]
     private static partial Regex WarmUpOver();
 
     /// <summary>"Stretch that leg out": in a class of stretches it is just one of them.</summary>

@@ -23,6 +23,10 @@ public static class MentionFit
         return new Examples([.. heard.All.Select(m => (traits.Of(m).ToArray(), IsRight(m, gold)))]);
     }
 
+    /// <summary>The mentions of one marked class as it is, and as it would have come through worse captions (<see cref="WornCaptions"/>): what the trees are grown from.</summary>
+    public static IReadOnlyList<Examples> AllMentions(CaptionFile file, GoldReading gold, MoveLexicon lexicon) =>
+        [.. WornCaptions.Of(file, gold.Title).Prepend(file).Select(f => Mentions(f, gold, lexicon))];
+
     private static bool IsRight(Mention m, GoldReading gold) =>
         gold.Bouts.Any(b => b.MoveId == m.Move.Id && (Math.Abs(b.Span.Start.Value - m.EffectiveAt) <= Within || (b.Span.Start.Value <= m.EffectiveAt && b.Span.End.Value > m.EffectiveAt)));
 

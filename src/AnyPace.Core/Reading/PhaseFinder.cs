@@ -106,7 +106,7 @@ internal static partial class PhaseFinder
 
         // Who shows moves with a dose rarely warms up on camera; unless it is said, the first of them is the first of the work.
         var cold = NoWarmUpSaid(speech) || (kind == ClassKind.Demonstration && warmSaid.Count == 0);
-        var warmFor = SaidWarmUp(speech) is { } said ? bouts[0].Span.Start.Value + said : double.NaN;
+        var warmFor = warmSaid.Count > 0 && SaidWarmUp(speech) is { } said ? bouts[0].Span.Start.Value + said : double.NaN;
         var taken = speech.Find(TakesUp()).Select(m => speech.At(speech.TokenAt(m.Index))).Where(t => t > bouts[0].Span.Start.Value + 20 && t < end * 0.5).ToList();
 
         // "Let's warm up", and what follows is that, whatever it is, until the work is said to begin.
@@ -258,6 +258,6 @@ internal static partial class PhaseFinder
     }
 
     /// <summary>The warm-up is somebody else's or was done before; "let's warm up first" is this class's own.</summary>
-    [GeneratedRegex(@"\b(no warm up|(already|come|came|be|arrive|are) warm(ed)?( up)?\b(?! (now|in here))|(?<!\b(get|getting|us|all|ourselves|everyone|everybody|you|body|bodies) )warmed up (before|already|first|and ready)|(please|sure( that)?( you)?|do a|done a|need to|you should|did your|done your) warm(ed)?( |-)?ups?( first| before)?|warm yourself up|(do|get|have) a (bit of a |quick |short |little |proper |good |\d+ minute )*warm( |-)?up (before|first before) you|after your warm up|skip(ping)? the warm up|straight in(to it)? (with )?no warm)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(@"\b(no warm up|(already|come|came|be|arrive|are) warm(ed)?( up)?\b(?! (now|in here))|(?<!\b(get|getting|us|all|ourselves|everyone|everybody|you|body|bodies) )warmed up (before|already|first|and ready)|(please|sure( that)?( you)?|do a|done a|need to|you should|did your|done your) warm(ed)?( |-)?ups?( first| before)?|warm yourself up|(do|get|have) a (bit of a |quick |short |little |proper |good |\d+ minute )*warm( |-)?up (before|first before) you|after your warm up|warm up (on your own|by yourself|beforehand|before you (begin|start|join))|go( ahead)? and (do (a|my|the|your)( \d+ minute)? warm|warm) ?up|skip(ping)? the warm up|straight in(to it)? (with )?no warm)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex ComeWarm();
 }

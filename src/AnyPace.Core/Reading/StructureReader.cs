@@ -49,18 +49,20 @@ internal static partial class StructureReader
 
         if (dose.Supersets)
         {
-            return [Make(StructureType.Supersets, false)];
+            // A pair that is gone through three times has three sets of each.
+            var pairs = Make(StructureType.Supersets, false);
+            return [pairs with { Rounds = pairs.Rounds ?? (pairs.Sets is { } sets ? CountRange.Of(sets) : null), Sets = pairs.Sets ?? (pairs.Rounds is { } through && through.Low == through.High ? through.High : null) }];
         }
 
-        // Steps and barre work go by the count: phrases are built and repeated, nobody says how many of each.
-        var danced = Share(main, b => lexicon[b.MoveId] is { Pattern: "locomotion" or "kick" } or { Activity.Id: "barre" } or { Family: "barre and floor leg work", Positions: ["standing"] });
-        var counts = speech.Find(Counts()).Count();
-        if (dose.Sets is null && (dose.Rounds is null || dose.Reps is null) && ((danced >= Mostly && counts >= 3) || (danced >= 0.35 && dose.Reps is null && counts >= 6)))
+        // Steps go by phrases that are built and repeated, barre work by pulses that are counted; nobody says how many of each.
+        var few = dose.Reps is not { High: >= FewestReps };
+        if (dose.Sets is null && (dose.Rounds is null || few) && Share(main, b => IsStep(lexicon[b.MoveId])) >= Mostly && speech.Find(Phrases()).Count() >= FewestPhrases)
         {
             return [Make(StructureType.Choreography, false)];
         }
 
-        if (dose.Reps is not null || dose.Sets is not null || dose.Rounds is not null || dose.AsMany || main.Count(b => b.Reps is not null) * 2 > main.Count)
+        var counted = Share(main, b => IsBarre(lexicon[b.MoveId])) >= CountedFrom && speech.Find(Phrases()).Concat(speech.Find(Tallies())).Count() >= FewestTallies;
+        if (!few || dose.Sets is not null || dose.Rounds is not null || dose.AsMany || counted || main.Count(b => b.Reps is not null) * 2 > main.Count)
         {
             return [Make(StructureType.RepSets, false)];
         }
@@ -98,6 +100,20 @@ internal static partial class StructureReader
     /// <summary>Share of the work from which it has a character.</summary>
     private const double Mostly = 0.5;
 
+    /// <summary>Share of barre work from which counting out loud is its dose.</summary>
+    private const double CountedFrom = 0.3;
+
+    /// <summary>"Two each side" is a passing remark, eight of each is a dose.</summary>
+    private const int FewestReps = 4;
+
+    /// <summary>So often words of a phrase, or of counting, are said where that is how the class goes.</summary>
+    private const int FewestPhrases = 2;
+    private const int FewestTallies = 5;
+
+    private static bool IsStep(Move move) => move.Pattern is "locomotion" or "kick";
+
+    private static bool IsBarre(Move move) => move is { Activity.Id: "barre" } or { Family: "barre and floor leg work", Positions: ["standing"] };
+
     private static double Share(IReadOnlyList<Bout> bouts, Func<Bout, bool> which) =>
         bouts.Where(which).Sum(b => b.Span.Length.Value) / bouts.Sum(b => b.Span.Length.Value);
 
@@ -115,6 +131,9 @@ internal static partial class StructureReader
         }
     }
 
-    [GeneratedRegex(@"\G\b(5 6 7 8|8 counts?|counts? of 8|for 8\b|from the top|lead with|phrase|choreo\w*|on the beat|2 3 4 5 6|7 8\b|8 7 6|4 3 2\b|2 3 4\b|and (up|down|out|in|lift|pulse|squeeze) (2 3|and (up|down|out|in|lift|pulse)))", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
-    private static partial Regex Counts();
+    [GeneratedRegex(@"\G\b(5 6 7 8|8 counts?|counts? of 8|for 8\b|from the top|(lead with|other lead)|phrase|choreo\w*|on the beat|combination|routine|add on)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex Phrases();
+
+    [GeneratedRegex(@"\G\b(7 8\b|8 7 6|4 3 2\b|2 3 4\b|8 more|(last|4) (8|4|more)|and (up|down|out|in|lift|pulse|squeeze) (2 3|and (up|down|out|in|lift|pulse)))", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex Tallies();
 }

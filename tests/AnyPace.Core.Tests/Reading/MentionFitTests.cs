@@ -131,7 +131,7 @@ public sealed class MentionFitTests
     {
         using var shipped = new StreamReader(typeof(MentionFit).Assembly.GetManifestResourceStream("reading/mention-trees.csv")!);
         var trees = BoostedTrees.Parse(shipped.ReadToEnd(), MentionFit.Traits);
-        var classes = MarkedReadingTests.Marked().Where(m => !m.Gold.KeptAside).Select(m => MentionFit.Mentions(m.Captions, m.Gold, Make.Lexicon)).ToList();
+        var classes = MarkedReadingTests.Marked().Where(m => !m.Gold.KeptAside).AsParallel().AsOrdered().SelectMany(m => MentionFit.AllMentions(m.Captions, m.Gold, Make.Lexicon)).ToList();
         var fitted = MentionFit.Fit(classes);
 
         // Another machine may round the last digit the other way, and ask another of two questions that tell the same.

@@ -57,6 +57,21 @@ public sealed class SetTests
     }
 
     [Theory]
+    [InlineData("go and do my five minute warm up first")]
+    [InlineData("i've done my five minute warm up")]
+    [InlineData("check out my warm up video before this")]
+    [InlineData("warm up on your own before you begin")]
+    [InlineData("the link to the warm up is below")]
+    [InlineData("think of the first move as your warm up")]
+    public void A_warm_up_somewhere_else_is_none_of_this_class(string said)
+    {
+        var read = Make.Read(
+            "[0:00] hello forty seconds on twenty seconds off", $"[0:08] {said}", "[0:19] first up squats", "[0:25] three two one go", "[1:06] and rest next up push ups", "[1:25] three two one go", "[2:06] and rest next up skaters",
+            "[2:25] three two one go", "[3:06] and rest", "[3:20] see you next time");
+        Assert.DoesNotContain(read.Phases, p => p.Kind == PhaseKind.WarmUp);
+    }
+
+    [Theory]
     [InlineData("round two", "round three", 3)]
     [InlineData("round two", "last round", 3)]
     [InlineData("round two last round", "nearly there", 2)]

@@ -46,6 +46,24 @@ public sealed class StructureTests
             "[1:30] from the top", "[1:50] five six seven eight").Type);
 
     [Fact]
+    public void Barre_work_that_is_counted_is_sets_of_repetitions() =>
+        Assert.Equal(StructureType.RepSets, Of(
+            "[0:10] let's get started plies in first down and up two three four", "[0:30] seven eight and pulse two three four", "[0:50] last four three two hold", "[1:00] leg to the side battements two three four",
+            "[1:20] eight more seven eight", "[1:40] four three two and down").Type);
+
+    [Fact]
+    public void A_walk_flows_though_somebody_counts_some_steps() =>
+        Assert.Equal(StructureType.Flow, Of(
+            "[0:10] let's get started march on the spot", "[0:40] two three four that's it", "[1:30] now side steps", "[2:00] four three two two three four", "[2:40] and knees up", "[3:40] back to the march two each side").Type);
+
+    [Fact]
+    public void A_pair_that_is_gone_through_three_times_has_three_sets()
+    {
+        var read = Of(["[0:05] three supersets each one three times through", .. Two]);
+        Assert.Equal((StructureType.Supersets, CountRange.Of(3), 3), (read.Type, read.Rounds, read.Sets));
+    }
+
+    [Fact]
     public void A_steady_beat_that_nobody_names_is_measured()
     {
         string[] moves = ["squats", "lunges", "push-ups", "plank", "glute bridges", "dead bugs", "crunches"];

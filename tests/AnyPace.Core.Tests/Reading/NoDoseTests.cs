@@ -1,0 +1,50 @@
+namespace AnyPace.Core.Tests.ReadingTests;
+
+/// <summary>Coaches say numbers all the time: what is left, what was, what other classes do. None of it may change the structure.</summary>
+public sealed class NoDoseTests
+{
+    /// <summary>Classes with a structure that is said, and ones where nothing is said of it; the number comes where the stars are.</summary>
+    private static readonly Dictionary<string, string[]> Classes = new()
+    {
+        ["intervals"] =
+        [
+            "[0:00] hello forty seconds on twenty seconds off two rounds of three moves", "[0:09] *", "[0:21] first up squats", "[0:24] three two one go", "[0:34] *", "[1:06] and rest next up push ups", "[1:24] three two one go",
+            "[2:06] and rest next up skaters", "[2:24] three two one go", "[3:06] and rest", "[3:20] see you next time",
+        ],
+        ["sets"] =
+        [
+            "[0:00] hello three sets of ten of everything today", "[0:09] *", "[0:21] next we have squats", "[0:26] here we go", "[0:34] *", "[0:54] and rest", "[1:19] set two let's go", "[1:47] and rest",
+            "[2:12] set three let's go", "[2:40] and rest", "[3:00] see you next time",
+        ],
+        ["flow"] =
+        [
+            "[0:00] hello and welcome to the class", "[0:09] *", "[0:26] come into child's pose", "[0:38] *", "[1:11] come into downward dog", "[1:26] and breathe let it soften", "[1:56] come into pigeon pose on the right",
+            "[2:41] come into cobra", "[3:20] thank you for practising with me",
+        ],
+        ["unsaid"] =
+        [
+            "[0:00] hello and welcome to the class", "[0:09] *", "[0:21] first up squats", "[0:24] three two one go", "[0:34] *", "[1:06] and rest next up push ups", "[1:24] three two one go", "[2:06] and rest next up mountain climbers",
+            "[2:24] three two one go", "[3:06] and rest next up skaters", "[3:24] three two one go", "[4:06] and rest next up lunges", "[4:24] three two one go", "[5:06] and rest", "[5:20] see you next time",
+        ],
+    };
+
+    public static TheoryData<string> Lines => [.. Make.Lines("Reading", "nodose.txt")];
+
+    [Theory]
+    [MemberData(nameof(Lines))]
+    public void It_changes_no_structure(string line)
+    {
+        foreach (var (name, lines) in Classes)
+        {
+            string Read(string said, int at)
+            {
+                var star = 0;
+                return $"{name}: " + string.Join("; ", Make.Read([.. lines.Select(l => l.Contains('*', StringComparison.Ordinal) ? l.Replace("*", star++ == at ? said : "keep going", StringComparison.Ordinal) : l)]).Structures
+                    .Select(s => $"{s.Type} {s.Work?.Value} {s.Rest?.Value} rounds {s.Rounds} sets {s.Sets} moves {s.MovesPerRound} repetitions {s.Reps} {s.RoundRest?.Value} {s.Measured}"));
+            }
+
+            Assert.Equal(Read("keep going", 0), Read(line, 0));
+            Assert.Equal(Read("keep going", 1), Read(line, 1));
+        }
+    }
+}
