@@ -22,7 +22,7 @@ test("doubtful bouts are walked through and agreed with by key", async ({ page }
   await openDraft(page, "Corner Drills");
   const doubtful = page.locator(".ledger tr.doubtful");
   const before = await doubtful.count();
-  test.skip(before === 0, "no bout of the demo's drafts is doubtful since the trees were grown anew");
+  test.skip(before < 2, "the walk needs two doubtful bouts, which the draft no longer has");
   await page.locator(".ledger tr:not(.doubtful) a").first().click();
   await expect(page.locator(".ledger tr.here:not(.doubtful)")).toHaveCount(1);
   await page.keyboard.press("n");
