@@ -19,14 +19,16 @@ test("today says which recording needs attention and why", async ({ page }) => {
 
 test("doubtful bouts are walked through and agreed with by key", async ({ page }) => {
   await signIn(page, "odo");
-  await openDraft(page, "Corner Drills");
-  const doubtful = page.locator(".ledger tr.doubtful");
+  await openDraft(page, "Straight to It: Legs");
+  // Rows of a said dose that do not fit what was read are drawn alike, and are no bouts.
+  const bouts = page.locator(".ledger:not(.laid)");
+  const doubtful = bouts.locator("tr.doubtful");
   const before = await doubtful.count();
-  test.skip(before < 2, "the walk needs two doubtful bouts, which the draft no longer has");
-  await page.locator(".ledger tr:not(.doubtful) a").first().click();
-  await expect(page.locator(".ledger tr.here:not(.doubtful)")).toHaveCount(1);
+  expect(before).toBeGreaterThan(0);
+  await bouts.locator("tr:not(.doubtful) a").first().click();
+  await expect(bouts.locator("tr.here:not(.doubtful)")).toHaveCount(1);
   await page.keyboard.press("n");
-  await expect(page.locator(".ledger tr.here.doubtful")).toHaveCount(1);
+  await expect(bouts.locator("tr.here.doubtful")).toHaveCount(1);
   await expect(page.locator('button[data-key="Enter"]')).toBeVisible();
   await page.keyboard.press("Enter");
   await expect(doubtful).toHaveCount(before - 1);

@@ -4,7 +4,7 @@ using AnyPace.Core.Sessions;
 namespace AnyPace.Core.Reading;
 
 /// <summary>
-/// A class as it would have come with words misheard or left out, fillers between them, captions lost or late: what is learned from it and
+/// A class as it would have come with words lost, fillers between them, captions lost, late or early: what is learned from it and
 /// from the class as it is holds for more classes than what is learned from the latter alone. There is no chance in it: the same class gives the same copies.
 /// </summary>
 /// <remarks>Which copies, and how worn, is ours, by classes held back in turn.</remarks>
