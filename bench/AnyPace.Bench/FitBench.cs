@@ -16,15 +16,23 @@ internal static class FitBench
             DefaultValueFactory = _ => ["tests/corpus/remarks.txt", "tests/AnyPace.Core.Tests/Reading/remarks.txt"],
             AllowMultipleArgumentsPerToken = true,
         };
+        var numbers = new Option<string[]>("--numbers")
+        {
+            Description = "Files of sentences in which numbers carry what they are for.",
+            DefaultValueFactory = _ => ["tests/corpus/numbers.txt", "tests/AnyPace.Core.Tests/Reading/nodose.txt"],
+            AllowMultipleArgumentsPerToken = true,
+        };
         var output = new Option<string>("--out") { Description = "The folder to write the tables to.", DefaultValueFactory = _ => "src/AnyPace.Core/Reading" };
-        var command = new Command("fit", "Weights of what speaks for a move that is named and for a remark, from marked recordings and sentences. Those kept aside are left out.") { folders, sentences, output };
-        command.SetAction(parse => Run(parse.GetValue(folders)!, parse.GetValue(sentences)!, parse.GetValue(output)!));
+        var command = new Command("fit", "Weights of what speaks for a move that is named, for a remark and for the role of a number, from marked recordings and sentences. Those kept aside are left out. Moves are heard with the roles that the program was built with: if these change, build and run it again.") { folders, sentences, numbers, output };
+        command.SetAction(parse => Run(parse.GetValue(folders)!, parse.GetValue(sentences)!, parse.GetValue(numbers)!, parse.GetValue(output)!));
         return command;
     }
 
-    private static int Run(string[] folders, string[] sentences, string output)
+    private static int Run(string[] folders, string[] sentences, string[] numbers, string output)
     {
         var recordings = MarkedRecording.Load(folders).FindAll(r => !r.Gold.KeptAside);
+        var roles = NumberFit.Fit(NumberFit.Sentence.Parse(numbers.SelectMany(File.ReadLines)), [.. recordings.Select(r => new NumberFit.MarkedClass(r.Captions, r.Gold))]);
+        Write("number-weights.csv", roles.Write(), roles.Weights.Count);
         var mentions = MentionFit.Fit([.. recordings.AsParallel().AsOrdered().SelectMany(r => MentionFit.AllMentions(r.Captions, r.Gold, MoveLexicon.Default))]);
         Write("mention-trees.csv", mentions.Write(MentionFit.Traits), mentions.Columns.Count());
         var remarks = RemarkFit.Fit(

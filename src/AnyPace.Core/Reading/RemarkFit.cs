@@ -48,14 +48,19 @@ public static class RemarkFit
         internal bool IsPlain(double at) => !Remarks.Any(r => at > r.At - Before && at < r.At + After);
     }
 
-    public static RemarkWeightTable Fit(IEnumerable<Sentence> sentences, IReadOnlyList<MarkedClass> classes)
+    public static TraitWeights Fit(IEnumerable<Sentence> sentences, IReadOnlyList<MarkedClass> classes)
     {
         var examples = new List<(int Kind, HashSet<string> Traits)>();
+        var talk = classes.Select(c => c.Speech).OrderBy(s => s.Text, StringComparer.Ordinal).ToList();
         foreach (var (kind, said) in sentences)
         {
-            const double seconds = 8;
-            var speech = new Speech([new Cue(Seconds.Zero, new Seconds(seconds), said, 1)]);
-            examples.Add((Kinds.IndexOf(kind), RemarkTraits.Of(speech, 0, speech.Tokens.Count)));
+            examples.Add(Example(kind, said));
+
+            // A promise is told by few words, whatever is about them.
+            if (!kind.StartsWith(Claim, StringComparison.Ordinal))
+            {
+                examples.Add(Example(kind, InTalk(said, talk)));
+            }
         }
 
         foreach (var marked in classes)
@@ -84,20 +89,28 @@ public static class RemarkFit
         return Fit(examples);
     }
 
-    private static RemarkWeightTable Fit(List<(int Kind, HashSet<string> Traits)> examples)
+    private static (int Kind, HashSet<string> Traits) Example(string kind, string said)
     {
-        var known = examples.Where(e => e.Kind >= 0).SelectMany(e => e.Traits).CountBy(t => t).Where(t => t.Value >= LeastRemarks).Select(t => t.Key).Order(StringComparer.Ordinal).ToList();
-        var features = LogisticFit.Numbered(examples.Select(e => e.Traits), known);
-        var fits = Kinds.Index().AsParallel().AsOrdered()
-            .Select(k => LogisticFit.Fit(features, [.. examples.Select(e => e.Kind == k.Index)], known.Count, Ridge)).ToList();
-        static int Hundredths(double weight) => (int)Math.Round(weight * 100);
-        return new RemarkWeightTable(
-            Kinds,
-            [.. fits.Select(f => Hundredths(f[^1]))],
-            [
-                .. known.Index()
-                    .Select(t => (Trait: t.Item, Weights: fits.Select(f => Hundredths(f[t.Index])).Select(w => Math.Abs(w) < LeastWeight ? 0 : w).ToArray()))
-                    .Where(t => t.Weights.Any(w => w != 0)),
-            ]);
+        const double seconds = 8;
+        var speech = new Speech([new Cue(Seconds.Zero, new Seconds(seconds), said, 1)]);
+        return (Kinds.IndexOf(kind), RemarkTraits.Of(speech, 0, speech.Tokens.Count));
     }
+
+    /// <summary>A sentence with words of classes right before and after it, as it is met where nobody wrote a full stop. The same sentence gets the same words.</summary>
+    private static string InTalk(string said, IReadOnlyList<Speech> talk)
+    {
+        const int around = 4;
+        var chance = new Chance(said);
+        int Below(int most) => (int)(chance.Next() * most);
+        string Words(int count)
+        {
+            var texts = talk[Below(talk.Count)].Texts;
+            return string.Join(' ', texts.Skip(Below(Math.Max(1, texts.Count - count))).Take(count));
+        }
+
+        var before = Below(around + 1);
+        return $"{Words(before)} {said} {Words(around - before)}";
+    }
+
+    private static TraitWeights Fit(List<(int Kind, HashSet<string> Traits)> examples) => TraitWeights.Fit(Kinds, examples, LeastRemarks, Ridge, LeastWeight);
 }

@@ -22,7 +22,7 @@ public sealed class RemarkJudge
     /// Log of the odds from which words are an aside, and from which a promise: what a studio is told not to repeat should be one. Where sentences and classes were held back in turn, hits and false alarms
     /// balanced about here.
     /// </summary>
-    private const double AsideFrom = -0.5;
+    private const double AsideFrom = 0;
     private const double PromiseFrom = 0.5;
 
     /// <summary>Log of the odds below which nothing is kept.</summary>
@@ -35,9 +35,9 @@ public sealed class RemarkJudge
     /// <summary>The remark is about there, counted in words from the first of the sentence.</summary>
     private const int Inside = 3;
 
-    private static readonly Lazy<RemarkJudge> Shipped = new(() => new RemarkJudge(RemarkWeightTable.Parse(ReadingFiles.Text("remark-weights.csv"))));
+    private static readonly Lazy<RemarkJudge> Shipped = new(() => new RemarkJudge(TraitWeights.Parse(ReadingFiles.Text("remark-weights.csv"))));
 
-    private readonly RemarkWeightTable _table;
+    private readonly TraitWeights _table;
     private readonly FrozenDictionary<string, int> _rows;
 
     /// <summary>The rows of a group, and of two groups that come together, by their places; <see cref="NoRow"/> where it is not weighed.</summary>
@@ -46,11 +46,11 @@ public sealed class RemarkJudge
 
     private const int NoRow = -1;
 
-    public RemarkJudge(RemarkWeightTable table)
+    public RemarkJudge(TraitWeights table)
     {
         _table = table;
         _rows = table.Weights.Index().ToFrozenDictionary(w => w.Item.Trait, w => w.Index);
-        var names = RemarkWords.Default.Names;
+        var names = WordGroups.Remarks.Names;
         _groups = [.. names.Select(n => Row(RemarkTraits.Group(n)))];
         _together = new int[names.Count, names.Count];
         for (var a = 0; a < names.Count; a++)
@@ -100,7 +100,7 @@ public sealed class RemarkJudge
             _seen = new int[judge._rows.Count];
             _sum = [.. judge._table.Base];
             const int shortest = 5;
-            var groups = speech.Texts.Select(RemarkWords.Default.Of).ToArray();
+            var groups = speech.Texts.Select(WordGroups.Remarks.Of).ToArray();
             int[] words = [.. speech.Stems.Select(judge.Row)];
             int[] pairs = [.. speech.Stems.Zip(speech.Stems.Skip(1), (word, next) => judge.Row(RemarkTraits.Pair(word, next)))];
             foreach (var (from, to) in RemarkTraits.Breaths(speech, 0, speech.Tokens.Count, Parted))

@@ -32,7 +32,7 @@ internal static class RemarkTraits
     /// <summary>The traits of the words from one up to another, without it.</summary>
     public static HashSet<string> Of(Speech speech, int from, int to)
     {
-        var words = RemarkWords.Default;
+        var words = WordGroups.Remarks;
         var traits = new HashSet<string>();
         for (var i = from; i < to; i++)
         {

@@ -11,7 +11,7 @@ public sealed class RemarkFitTests
     private const string Pet = "outside off-topic chat";
 
     private static RemarkJudge Judge(params (string Trait, int Weight)[] weights) =>
-        new(new RemarkWeightTable([Pet], [-100], [.. weights.Select(w => (w.Trait, new[] { w.Weight }))]));
+        new(new TraitWeights([Pet], [-100], [.. weights.Select(w => (w.Trait, new[] { w.Weight }))]));
 
     private static Speech Said(params string[] cues) => new([.. cues.Select((said, i) => new Cue(new Seconds(i * 10), new Seconds((i * 10) + 8), said, i + 1))]);
 
@@ -76,7 +76,7 @@ public sealed class RemarkFitTests
     private static RemarkFit.MarkedClass Class(string outside, string said) =>
         new(CaptionReader.Read(Encoding.UTF8.GetBytes($"[0:00] hello and welcome everybody to the class\n[0:20] squats down and up\n[0:50] {said}\n[1:30] thank you bye\n")), Gold(outside));
 
-    private static RemarkWeightTable Fit(bool turned = false)
+    private static TraitWeights Fit(bool turned = false)
     {
         List<RemarkFit.Sentence> sentences =
         [
@@ -103,7 +103,7 @@ public sealed class RemarkFitTests
     public void A_table_is_read_as_it_was_written()
     {
         var text = Fit().Write();
-        Assert.Equal(text, RemarkWeightTable.Parse(text).Write());
+        Assert.Equal(text, TraitWeights.Parse(text).Write());
     }
 
     [Theory]
@@ -112,7 +112,7 @@ public sealed class RemarkFitTests
     [InlineData("trait,a,b\n(base),1,2\ndog,1\n", "Line 3")]
     [InlineData("trait,a,b\n(base),1,2\ndog,1,2.5\n", "Line 3")]
     public void A_broken_table_says_where(string text, string says) =>
-        Assert.Contains(says, Assert.Throws<FormatException>(() => RemarkWeightTable.Parse(text)).Message);
+        Assert.Contains(says, Assert.Throws<FormatException>(() => TraitWeights.Parse(text)).Message);
 
     [Fact]
     public void A_group_of_words_that_there_is_not_is_named() =>
@@ -129,7 +129,7 @@ public sealed class RemarkFitTests
     public void The_shipped_weights_are_those_of_the_marked_sentences_and_classes()
     {
         using var shipped = new StreamReader(typeof(RemarkFit).Assembly.GetManifestResourceStream("reading/remark-weights.csv")!);
-        var table = RemarkWeightTable.Parse(shipped.ReadToEnd()).Weights.ToDictionary(w => w.Trait, w => w.Weights);
+        var table = TraitWeights.Parse(shipped.ReadToEnd()).Weights.ToDictionary(w => w.Trait, w => w.Weights);
         var fitted = RemarkFit.Fit(
             Sentences("tests", "corpus", "remarks.txt").Concat(Sentences("tests", "AnyPace.Core.Tests", "Reading", "remarks.txt")),
             [.. MarkedReadingTests.Marked().Where(m => m.Gold is { KeptAside: false, Outside: not null }).Select(m => new RemarkFit.MarkedClass(m.Captions, m.Gold))]);

@@ -1,0 +1,77 @@
+using System.Collections.Frozen;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>What a number in speech is for.</summary>
+public enum NumberRole
+{
+    Work,
+    Rest,
+
+    /// <summary>Rest between rounds or sets.</summary>
+    RoundRest,
+    Rounds,
+    Sets,
+    Repetitions,
+    Moves,
+}
+
+/// <summary>
+/// Tells what a number in speech is for by all the words about it: for each role a logistic regression over marked sentences, and over what is said in marked classes that is no dose. It knows what nobody wrote a
+/// phrase for; the phrases of <see cref="DoseReader"/> know what is sure.
+/// </summary>
+/// <remarks>The weights are in <c>number-weights.csv</c>, one line a trait; <see cref="NumberFit"/> makes them anew.</remarks>
+public sealed class NumberJudge
+{
+    private static readonly Lazy<NumberJudge> Shipped = new(() => new NumberJudge(TraitWeights.Parse(ReadingFiles.Text("number-weights.csv"))));
+
+    private readonly TraitWeights _table;
+    private readonly FrozenDictionary<string, int[]> _weights;
+
+    public NumberJudge(TraitWeights table)
+    {
+        if (!table.Kinds.SequenceEqual(NumberFit.Kinds))
+        {
+            throw new FormatException($"The weights of numbers are of {string.Join(", ", table.Kinds)}, not of {string.Join(", ", NumberFit.Kinds)}.");
+        }
+
+        _table = table;
+        _weights = table.Weights.ToFrozenDictionary(w => w.Trait, w => w.Weights);
+    }
+
+    public static NumberJudge Default => Shipped.Value;
+
+    /// <summary>A number with what it is most likely for.</summary>
+    public readonly struct Judged(SaidNumber number, int[] odds)
+    {
+        public SaidNumber Number => number;
+
+        public NumberRole Role { get; } = (NumberRole)Array.IndexOf(odds, odds.Max());
+
+        /// <summary>How likely that is, 0..1.</summary>
+        public double Share => Of(Role);
+
+        /// <summary>How likely it is for something, 0..1. The roles are judged one by one: shares need not add up to 1.</summary>
+        public double Of(NumberRole role) => LogisticFit.Share(odds[(int)role] / 100.0);
+    }
+
+    /// <summary>Every number with its likeliest role.</summary>
+    public IReadOnlyList<Judged> Judge(Speech speech) => [.. SaidNumbers.Find(speech).Select(n => Judge(speech, n))];
+
+    public Judged Judge(Speech speech, SaidNumber number)
+    {
+        int[] sums = [.. _table.Base];
+        foreach (var trait in SaidNumbers.Traits(speech, number))
+        {
+            if (_weights.TryGetValue(trait, out var weights))
+            {
+                for (var k = 0; k < sums.Length; k++)
+                {
+                    sums[k] += weights[k];
+                }
+            }
+        }
+
+        return new Judged(number, sums);
+    }
+}
