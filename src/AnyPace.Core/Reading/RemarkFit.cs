@@ -57,7 +57,7 @@ public static class RemarkFit
             examples.Add(Example(kind, said));
 
             // A promise is told by few words, whatever is about them.
-            if (!kind.StartsWith(Claim, StringComparison.Ordinal))
+            if (talk.Count > 0 && !kind.StartsWith(Claim, StringComparison.Ordinal))
             {
                 examples.Add(Example(kind, InTalk(said, talk)));
             }
