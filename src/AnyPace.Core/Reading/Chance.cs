@@ -6,6 +6,9 @@ internal sealed class Chance(string name)
 {
     private ulong _state = name.Aggregate(14695981039346656037UL, (hash, letter) => (hash ^ letter) * 1099511628211UL);
 
+    /// <summary>A whole number from 0 up to another, without it.</summary>
+    public int Below(int end) => (int)(Next() * end);
+
     public double Next()
     {
         _state += 0x9E3779B97F4A7C15UL;

@@ -12,8 +12,6 @@ public sealed record SaidBeat(double At, double Work, double? Rest);
 /// <summary>What is said about work, rest, rounds, sets and repetitions, with the words that said it.</summary>
 /// <param name="Beats">All work-and-rest pairs, in time order, without repeats of the one before.</param>
 public sealed record SaidDose(
-    double? WorkSeconds,
-    double? RestSeconds,
     CountRange? Rounds,
     int? Sets,
     int? MovesPerRound,
@@ -26,7 +24,12 @@ public sealed record SaidDose(
     IReadOnlyList<SaidBeat> Beats,
     IReadOnlyList<Evidence> Evidence)
 {
-    public bool Timed => WorkSeconds is not null;
+    /// <summary>Work and rest as they are said first.</summary>
+    public double? WorkSeconds => Beats.Count > 0 ? Beats[0].Work : null;
+
+    public double? RestSeconds => Beats.Count > 0 ? Beats[0].Rest : null;
+
+    public bool Timed => Beats.Count > 0;
 }
 
 /// <summary>Reads doses out of speech: "forty on twenty off", "three rounds of these five", "twelve to fifteen of each".</summary>
@@ -67,7 +70,7 @@ public static partial class DoseReader
     /// <summary>Where no phrase said something: what the words about each number make of it.</summary>
     private static SaidDose WithJudged(Speech speech, SaidDose dose, IReadOnlyList<NumberJudge.Judged> judged)
     {
-        var likely = judged.Where((j, i) => j.Share >= (!IsEarly(speech, j.Number.Token) ? SurelyLate : IsBesideOther(judged, i) ? Likely : LikelyAlone)).ToList();
+        var likely = judged.Where(j => j.Share >= (!IsEarly(speech, j.Number.Token) ? SurelyLate : IsBesideOther(judged, j.Number, j.Role) ? Likely : LikelyAlone)).ToList();
         var evidence = dose.Evidence.ToList();
         SaidNumber? First(NumberRole role, double least, double most, double? not = null)
         {
@@ -77,7 +80,7 @@ public static partial class DoseReader
                 return null;
             }
 
-            evidence.Add(new Evidence(new Seconds(Math.Round(speech.At(found.Number.Token), 1)), speech.Around(found.Number.Token, 3, 10)));
+            Note(speech, found.Number.Token, evidence);
             return found.Number;
         }
 
@@ -94,8 +97,6 @@ public static partial class DoseReader
 
         return dose with
         {
-            WorkSeconds = beats.Count > 0 ? beats[0].Work : null,
-            RestSeconds = beats.Count > 0 ? beats[0].Rest : null,
             Beats = beats,
             Rounds = dose.Rounds ?? Count(NumberRole.Rounds, MostRounds),
             Sets = dose.Sets ?? Count(NumberRole.Sets, MostSets)?.High,
@@ -107,11 +108,10 @@ public static partial class DoseReader
     }
 
     /// <summary>Doses are told in one go: "six moves, forty seconds each". True where a number close by is likely for something else.</summary>
-    private static bool IsBesideOther(IReadOnlyList<NumberJudge.Judged> judged, int place)
+    private static bool IsBesideOther(IReadOnlyList<NumberJudge.Judged> judged, SaidNumber number, NumberRole role)
     {
         const int near = 16;
-        var here = judged[place];
-        return judged.Any(j => j.Role != here.Role && j.Share >= Likely && Math.Abs(j.Number.Token - here.Number.Token) <= near);
+        return judged.Any(j => j.Role != role && j.Share >= Likely && Math.Abs(j.Number.Token - number.Token) <= near);
     }
 
     private static bool IsEarly(Speech speech, int token)
@@ -175,7 +175,7 @@ public static partial class DoseReader
         var supersets = First(speech, Superset()) is { Success: true } s && Note(speech, s, evidence);
         var ladder = First(speech, Ladder()) is { Success: true } l && Note(speech, l, evidence);
         return new SaidDose(
-            beats.Count > 0 ? beats[0].Work : null, beats.Count > 0 ? beats[0].Rest : null, rounds is { High: <= MostRounds } ? rounds : null,
+            rounds is { High: <= MostRounds } ? rounds : null,
             sets?.High, moves is { High: >= 2 } ? moves?.High : null, roundRest, reps, tabata, supersets, ladder,
             asMany, beats, evidence);
     }
@@ -233,7 +233,7 @@ public static partial class DoseReader
                 return;
             }
 
-            evidence.Add(new Evidence(new Seconds(Math.Round(speech.At(token), 1)), speech.Around(token, 3, 10)));
+            Note(speech, token, evidence);
             if (beats.Count == 0 || (beats[^1].Work, beats[^1].Rest) != (work, rest))
             {
                 beats.Add(new SaidBeat(speech.At(token), work, rest));
@@ -284,7 +284,7 @@ public static partial class DoseReader
             return null;
         }
 
-        evidence.Add(new Evidence(new Seconds(Math.Round(speech.At(work.Token), 1)), speech.Around(work.Token, 3, 10)));
+        Note(speech, work.Token, evidence);
         var rest = lengths.FirstOrDefault(l => l is { Kind: DurationKind.Rest, Seconds: >= ShortestRest and <= LongestRest } && l.Seconds <= 2 * work.Seconds);
         return new SaidBeat(speech.At(work.Token), work.Seconds, rest.Seconds == 0 ? null : rest.Seconds);
     }
@@ -327,6 +327,10 @@ public static partial class DoseReader
     /// <summary>Repetitions said within a stretch of tokens, such as the words of one bout.</summary>
     public static CountRange? RepsIn(string words) =>
         Reps().Match(words) is { Success: true } match || (match = RepsOfThis().Match(words)).Success ? Range(match) : null;
+
+    /// <summary>Takes the words about a number as evidence.</summary>
+    private static void Note(Speech speech, int token, List<Evidence> evidence) =>
+        evidence.Add(new Evidence(new Seconds(Math.Round(speech.At(token), 1)), speech.Around(token, 3, 10)));
 
     private static bool Note(Speech speech, Match match, List<Evidence> evidence)
     {

@@ -72,7 +72,7 @@ internal static class DurationFinder
             }
 
             var unit = i + 1 < tokens.Count ? tokens[i + 1].Text : "";
-            var factor = unit is "second" or "seconds" or "sec" or "secs" ? 1 : unit is "minute" or "minutes" or "min" or "mins" ? 60 : 0;
+            var factor = SecondsIn(unit);
             var number = tokens[i].Number ?? 1;
             if (factor > 0)
             {
@@ -94,7 +94,15 @@ internal static class DurationFinder
         return found;
     }
 
-    private static bool IsAndAHalf(IReadOnlyList<Token> tokens, int at) =>
+    /// <summary>Seconds of a unit of time, 0 for any other word.</summary>
+    internal static int SecondsIn(string unit) => unit switch
+    {
+        "second" or "seconds" or "sec" or "secs" => 1,
+        "minute" or "minutes" or "min" or "mins" => 60,
+        _ => 0,
+    };
+
+    internal static bool IsAndAHalf(IReadOnlyList<Token> tokens, int at) =>
         at + 2 < tokens.Count && (tokens[at].Text, tokens[at + 1].Text, tokens[at + 2].Text) is ("and", "a", "half");
 
     /// <summary>A number without a unit counts next to "on" or "off", or after "work for", "rest for".</summary>
@@ -205,6 +213,8 @@ internal static class DurationFinder
     private static DurationKind KindOf(Speech speech, int token, int after)
     {
         var tokens = speech.Tokens;
+        var justDone = JustDone(tokens, token);
+
         // "Fifteen seconds for you to recover", "take a minute".
         after += after + 1 < tokens.Count && tokens[after].Text == "for" && tokens[after + 1].Text is "you" or "us" ? 2 : 0;
         if (token > 0 && tokens[token - 1].Text == "take" && tokens[token].Text is "a" or "1")
@@ -269,7 +279,7 @@ internal static class DurationFinder
             }
 
             // "You've just done two minutes of work".
-            if (WorkAfter.Contains(word) && !JustDone(tokens, token))
+            if (WorkAfter.Contains(word) && !justDone)
             {
                 // "Ten seconds on each side", "thirty seconds each side": a hold of one move.
                 return t + 1 < tokens.Count && (word is "each" or "per" or "on" or "every") && tokens[Math.Min(tokens.Count - 1, t + (word == "on" ? 2 : 1))].Text is "side" or "leg" or "arm" or "sides"
@@ -296,12 +306,7 @@ internal static class DurationFinder
 
         // "We go in ten seconds", "another ten seconds", "the first five minutes", "that was a minute".
         var (before, before2) = (token > 0 ? tokens[token - 1].Text : "", token > 1 ? tokens[token - 2].Text : "");
-        if (before is "another" or "final" or "was" || (before == "in" && Awaited.Contains(before2)) || (before is "first" or "last" && before2 is "the" or "your" or "our" or "that's"))
-        {
-            return DurationKind.Other;
-        }
-
-        if (JustDone(tokens, token))
+        if (before is "another" or "final" or "was" || (before == "in" && Awaited.Contains(before2)) || (before is "first" or "last" && before2 is "the" or "your" or "our" or "that's") || justDone)
         {
             return DurationKind.Other;
         }

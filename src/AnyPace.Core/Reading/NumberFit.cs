@@ -99,17 +99,16 @@ public static class NumberFit
             foreach (var s in gold.Structures ?? [])
             {
                 times.UnionWith([s.Work, s.Rest]);
-                counts.UnionWith([s.Work, s.Rest, s.Rounds?.Low, s.Rounds?.High, s.Sets, s.Reps?.Low, s.Reps?.High, s.Moves]);
+                counts.UnionWith([s.Rounds?.Low, s.Rounds?.High, s.Sets, s.Reps?.Low, s.Reps?.High, s.Moves]);
+                if (s.Type == StructureType.Tabata)
+                {
+                    // Twenty seconds on, ten off, eight times: nobody has to mark it.
+                    times.UnionWith([20, 10]);
+                    counts.Add(8);
+                }
             }
 
             var read = DoseReader.ReadPhrases(Speech, []);
-            if ((gold.Structures ?? []).Any(s => s.Type == StructureType.Tabata))
-            {
-                // Twenty seconds on, ten off, eight times: nobody has to mark it.
-                times.UnionWith([20, 10]);
-                counts.Add(8);
-            }
-
             times.UnionWith([.. read.Beats.SelectMany(b => new[] { b.Work, b.Rest }), read.RoundRestSeconds]);
             counts.UnionWith([.. times, read.Rounds?.Low, read.Rounds?.High, read.Sets, read.Reps?.Low, read.Reps?.High, read.MovesPerRound]);
             return SaidNumbers.Find(Speech).Where(n => !(n.IsTime ? times : counts).Contains(n.Value));
@@ -128,8 +127,8 @@ public static class NumberFit
 
         // Rests between rounds are marked in no class: what may be one is no example of plain talk.
         var rough = new NumberJudge(Fit(examples));
-        examples.AddRange(classes.AsParallel().AsOrdered().SelectMany(c => c.Plain().Where(n => rough.Judge(c.Speech, n) is not { Role: NumberRole.RoundRest, Share: > 0.5 })
-            .Select(n => (None, SaidNumbers.Traits(c.Speech, n))).ToList()));
+        examples.AddRange(classes.AsParallel().AsOrdered().SelectMany(c => c.Plain().Select(n => (Number: n, Traits: SaidNumbers.Traits(c.Speech, n)))
+            .Where(n => rough.Judge(n.Number, n.Traits) is not { Role: NumberRole.RoundRest, Share: > 0.5 }).Select(n => (None, n.Traits)).ToList()));
         return Fit(examples);
     }
 

@@ -56,12 +56,12 @@ public sealed class NumberJudge
     }
 
     /// <summary>Every number with its likeliest role.</summary>
-    public IReadOnlyList<Judged> Judge(Speech speech) => [.. SaidNumbers.Find(speech).Select(n => Judge(speech, n))];
+    public IReadOnlyList<Judged> Judge(Speech speech) => [.. SaidNumbers.Find(speech).Select(n => Judge(n, SaidNumbers.Traits(speech, n)))];
 
-    public Judged Judge(Speech speech, SaidNumber number)
+    internal Judged Judge(SaidNumber number, HashSet<string> traits)
     {
         int[] sums = [.. _table.Base];
-        foreach (var trait in SaidNumbers.Traits(speech, number))
+        foreach (var trait in traits)
         {
             if (_weights.TryGetValue(trait, out var weights))
             {

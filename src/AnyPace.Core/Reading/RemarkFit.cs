@@ -101,14 +101,13 @@ public static class RemarkFit
     {
         const int around = 4;
         var chance = new Chance(said);
-        int Below(int most) => (int)(chance.Next() * most);
         string Words(int count)
         {
-            var texts = talk[Below(talk.Count)].Texts;
-            return string.Join(' ', texts.Skip(Below(Math.Max(1, texts.Count - count))).Take(count));
+            var texts = talk[chance.Below(talk.Count)].Texts;
+            return string.Join(' ', texts.Skip(chance.Below(Math.Max(1, texts.Count - count))).Take(count));
         }
 
-        var before = Below(around + 1);
+        var before = chance.Below(around + 1);
         return $"{Words(before)} {said} {Words(around - before)}";
     }
 

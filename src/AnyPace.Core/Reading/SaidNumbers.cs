@@ -63,19 +63,15 @@ internal static class SaidNumbers
         var unit = Seconds(Text(at));
         if (number > 0 && unit > 0)
         {
-            var half = (Text(at + 1), Text(at + 2), Text(at + 3)) == ("and", "a", "half");
+            var half = DurationFinder.IsAndAHalf(tokens, at + 1);
             return new SaidNumber(i, at + (half ? 4 : 1), (number + (half ? 0.5 : 0)) * unit, true);
         }
 
         return tokens[i].Number is >= 2 ? new SaidNumber(i, i + 1, number, false) : null;
     }
 
-    private static int Seconds(string unit) => unit switch
-    {
-        "second" or "seconds" or "sec" or "secs" => 1,
-        "minute" or "minutes" or "min" or "mins" or "minute's" => 60,
-        _ => 0,
-    };
+    /// <summary>"A minute's rest" is told by its words; the phrases of doses know it in forms of their own.</summary>
+    private static int Seconds(string unit) => DurationFinder.SecondsIn(unit == "minute's" ? "minute" : unit);
 
     private static bool IsCount(IReadOnlyList<Token> tokens, int i)
     {
@@ -128,22 +124,14 @@ internal static class SaidNumbers
             {
                 var group = Group(words[k]);
                 traits.Add($"{kind}{side} {words[k]}");
-                if (group != words[k])
-                {
-                    traits.Add($"{kind}{side} {group}");
-                }
-
+                traits.Add($"{kind}{side} {group}");
                 if (k >= Placed)
                 {
                     continue;
                 }
 
                 traits.Add($"{kind}{side}{k} {words[k]}");
-                if (group != words[k])
-                {
-                    traits.Add($"{kind}{side}{k} {group}");
-                }
-
+                traits.Add($"{kind}{side}{k} {group}");
                 if (k + 1 < Math.Min(words.Count, Placed))
                 {
                     traits.Add($"{kind}{side}{k} {words[k]} {words[k + 1]}");

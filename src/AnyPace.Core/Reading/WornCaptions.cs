@@ -38,7 +38,7 @@ public static class WornCaptions
 
     private static string Worn(string text, double lost, double filled, Chance chance) => string.Join(
         ' ',
-        text.Split(' ').Where(_ => chance.Next() >= lost).SelectMany(word => chance.Next() < filled ? [word, Said[(int)(chance.Next() * Said.Length)]] : new[] { word }));
+        text.Split(' ').Where(_ => chance.Next() >= lost).SelectMany(word => chance.Next() < filled ? [word, Said[chance.Below(Said.Length)]] : new[] { word }));
 
     private static IEnumerable<Cue> Late(IEnumerable<Cue> cues, Chance chance)
     {
