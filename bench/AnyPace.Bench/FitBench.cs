@@ -33,7 +33,7 @@ internal static class FitBench
         var recordings = MarkedRecording.Load(folders).FindAll(r => !r.Gold.KeptAside);
         var roles = NumberFit.Fit(NumberFit.Sentence.Parse(numbers.SelectMany(File.ReadLines)), [.. recordings.Select(r => new NumberFit.MarkedClass(r.Captions, r.Gold))]);
         Write("number-weights.csv", roles.Write(), roles.Weights.Count);
-        var mentions = MentionFit.Fit([.. recordings.AsParallel().AsOrdered().SelectMany(r => MentionFit.AllMentions(r.Captions, r.Gold, MoveLexicon.Default))]);
+        var mentions = MentionFit.Fit([.. recordings.AsParallel().AsOrdered().Select(r => MentionFit.AllMentions(r.Captions, r.Gold, MoveLexicon.Default))]);
         Write("mention-trees.csv", mentions.Write(MentionFit.Traits), mentions.Columns.Count());
         var remarks = RemarkFit.Fit(
             RemarkFit.Sentence.Parse(sentences.SelectMany(File.ReadLines)),

@@ -122,7 +122,7 @@ public sealed class DescriptionLikeness
     public sealed class Heard
     {
         /// <summary>How much less likely a move is that is not done where the body is, or with kit that nobody speaks of.</summary>
-        private const double NotPlaced = 4;
+        private const double NotPlaced = 7;
         private const double NotAtHand = 1;
 
         private static readonly Evidence Nothing = new(0, 0, []);

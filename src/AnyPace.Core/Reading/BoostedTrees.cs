@@ -7,7 +7,8 @@ namespace AnyPace.Core.Reading;
 /// A likelihood as a sum of small trees, each grown on what those before it left over (gradient boosting with the logistic loss, second order).
 /// No chance is in it: the same examples in the same order give the same trees.
 /// </summary>
-/// <remarks>After J. H. Friedman, "Greedy function approximation: a gradient boosting machine", Annals of Statistics 29 (2001), 1189-1232.</remarks>
+/// <remarks>After J. H. Friedman, "Greedy function approximation: a gradient boosting machine", Annals of Statistics 29 (2001), 1189-1232, and
+/// "Stochastic gradient boosting", Computational Statistics and Data Analysis 38 (2002), 367-378.</remarks>
 public sealed class BoostedTrees
 {
     private const string Head = "column,cut,value";
@@ -17,8 +18,8 @@ public sealed class BoostedTrees
 
     /// <summary>Questions from the root of a tree to a leaf; trees, and how much of each is taken. Ours, as all that follow, by classes held back in turn.</summary>
     private const int Depth = 4;
-    private const int Trees = 250;
-    private const double Rate = 0.08;
+    private const int Trees = 600;
+    private const double Rate = 0.06;
 
     /// <summary>What a leaf costs, as so many examples that say nothing would; the fewest examples in a leaf.</summary>
     private const double Ridge = 8;
@@ -26,6 +27,9 @@ public sealed class BoostedTrees
 
     /// <summary>Each tree asks one column in so many, another set each time.</summary>
     private const int OneColumnIn = 3;
+
+    /// <summary>Each tree is grown on all but one group of examples in so many, others each time (stochastic gradient boosting).</summary>
+    private const int OneGroupIn = 2;
 
     /// <summary>A split has to be better by so much than one in an earlier column: two that are equal but for rounding are one on every machine.</summary>
     private const double Better = 1e-6;
@@ -71,9 +75,10 @@ public sealed class BoostedTrees
 
     /// <param name="told">For each example a value for each column.</param>
     /// <param name="right">Whether each example is right.</param>
-    public static BoostedTrees Fit(IReadOnlyList<byte[]> told, IReadOnlyList<bool> right)
+    /// <param name="groups">A number for each example; those with the same number are alike and left out together.</param>
+    public static BoostedTrees Fit(IReadOnlyList<byte[]> told, IReadOnlyList<bool> right, IReadOnlyList<int> groups)
     {
-        var grower = new Grower(told, right);
+        var grower = new Grower(told, right, groups);
         return new BoostedTrees(Enumerable.Range(0, Trees).SelectMany(grower.Grow));
     }
 
@@ -111,13 +116,14 @@ public sealed class BoostedTrees
     {
         private readonly IReadOnlyList<byte[]> _told;
         private readonly IReadOnlyList<bool> _right;
+        private readonly IReadOnlyList<int> _groups;
         private readonly double[] _sums;
         private readonly double[] _slopes;
         private readonly double[] _curves;
 
-        public Grower(IReadOnlyList<byte[]> told, IReadOnlyList<bool> right)
+        public Grower(IReadOnlyList<byte[]> told, IReadOnlyList<bool> right, IReadOnlyList<int> groups)
         {
-            (_told, _right) = (told, right);
+            (_told, _right, _groups) = (told, right, groups);
             (_sums, _slopes, _curves) = (new double[told.Count], new double[told.Count], new double[told.Count]);
         }
 
@@ -132,7 +138,7 @@ public sealed class BoostedTrees
             var tree = new Node[Nodes];
             Array.Fill(tree, new Node(None, 0, 0));
             var columns = Enumerable.Range(0, _told.Count == 0 ? 0 : _told[0].Length).Where(c => Asks(number, c)).ToArray();
-            Split(tree, 0, [.. Enumerable.Range(0, _told.Count)], Depth, columns);
+            Split(tree, 0, [.. Enumerable.Range(0, _told.Count).Where(i => !LeavesOut(number, _groups[i]))], Depth, columns);
             for (var i = 0; i < _sums.Length; i++)
             {
                 _sums[i] += Leaf(tree, _told[i]);
@@ -143,6 +149,9 @@ public sealed class BoostedTrees
 
         /// <summary>Scattered, so that every few columns are together in some tree; Knuth's multiplicative hash.</summary>
         private static bool Asks(int tree, int column) => ((uint)((tree + 1) * (column + 1)) * 2654435761u >> 16) % OneColumnIn == 0;
+
+        /// <summary>Scattered likewise, with another multiplier, so that the columns of a tree say nothing of its groups.</summary>
+        private static bool LeavesOut(int tree, int group) => ((uint)((tree + 1) * (group + 7)) * 2246822519u >> 15) % OneGroupIn == 0;
 
         private void Split(Node[] tree, int at, int[] examples, int deeper, int[] columns)
         {

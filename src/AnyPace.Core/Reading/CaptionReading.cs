@@ -29,6 +29,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
         var judged = MentionJudge.Default.Judge(speech, heard);
         var segments = NameSettler.Settle(BoutSegmenter.Segments(speech, marks, judged, dose));
         var bouts = BoutBuilder.Build(speech, marks, WorkStarts.Settle(speech, marks, segments, dose), dose);
+        bouts = CountedSets.Fill(bouts, speech, marks, judged, dose, lexicon);
         bouts = LaterRounds.FillAll(bouts, marks, mentions, dose, lexicon);
         bouts = PairedSets.Fill(bouts, dose, lexicon);
         bouts = LaidSets.Fill(bouts, dose, lexicon, speech.End.Value);

@@ -247,7 +247,7 @@ internal static partial class FactReader
     [GeneratedRegex(@"\G\b((burn(ed|t|ing)?|torch(ed|ing)?) (?<n>[1-9]\d0)\b(?! (seconds|reps))|(?<n>[1-9]\d0) burn(ed|t)|(burn\w*|torch\w*|blast\w*)( [\w']+){0,4} calories|calorie burn\w*|(?<n>\d{2,4}) calories|calories?)\b", Plain)]
     private static partial Regex Calories();
 
-    [GeneratedRegex(@"\G\b((the|your) (bathroom )?scales?( [\w']+){0,3} (mov|shift|drop|go)\w*|clothes( [\w']+){0,3} (looser|fit)|jeans( [\w']+){0,3} (looser|fit)|(lose|lost|drop|dropped|shed|losing|dropping|shedding)(?! (to|down to|the|your|it|them|1)\b)( [\w']+){0,3} (weight(?!s)|pounds|kilos|inches|stone|fat)|weight loss|slimmer|slim(ming)? down(?! (your|the|that) (waist|belly|tummy|thighs|arms))|(drop|lose|down) (a|1|2|two) (dress|clothes|jeans) sizes?|dress size|(weight|pounds|kilos) (will )?(fall|drop|melt)\w* off)\b", Plain)]
+    [GeneratedRegex(@"\G\b((the|your) (bathroom )?scales?( [\w']+){0,3} (mov|shift|drop|go)\w*|clothes( [\w']+){0,3} (looser|fit)|jeans( [\w']+){0,3} (looser|fit)|(lose|lost|drop|dropped|shed|losing|dropping|shedding)(?! (to|down to|the|your|it|them|1|a weight)\b)( [\w']+){0,3} (weight(?!s)|pounds|kilos|inches|stone|fat)|weight loss|slimmer|slim(ming)? down(?! (your|the|that) (waist|belly|tummy|thighs|arms))|(drop|lose|down) (a|1|2|two) (dress|clothes|jeans) sizes?|dress size|(weight|pounds|kilos) (will )?(fall|drop|melt)\w* off)\b", Plain)]
     private static partial Regex WeightLoss();
 
     [GeneratedRegex(@"\G\b((melt|burn)(ed|ing)? it (all )?off|(burn|melt|torch|blast|shred|incinerat)\w*( [\w']+){0,4} fat|fat[ -]?(burn|melt|blast|torch)\w*|fat loss|(fat|fats) (as|for) (fuel|energy)|(body|stored|excess|extra|unwanted|stubborn) fat)\b", Plain)]

@@ -255,7 +255,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"\G\bmats?\b", Options)]
     private static partial Regex Mat();
 
-    [GeneratedRegex(@"\G\btowels?\b", Options)]
+    [GeneratedRegex(@"\G\btowels?\b(?! (off|yourself))", Options)]
     private static partial Regex Towel();
 
     [GeneratedRegex(@"\G\b(a|the|your|or|some|clear|free|bit of) wall\b", Options)]
@@ -341,7 +341,7 @@ internal static partial class KitReader
     private static partial Regex StoodAtWall();
 
     /// <summary>"Keep your chest facing the wall in front of you": where to look or to reach.</summary>
-    [GeneratedRegex(@"^(to look at|in front( of you)?|behind you|opposite|ahead( of you)?|across( the room)?|away)\b", Options)]
+    [GeneratedRegex(@"^(to look at|in front( of you)?|behind( you)?|opposite|ahead( of you)?|across( the room)?|away)\b", Options)]
     private static partial Regex WallAcross();
 
     /// <summary>"Face the wall, or the back of a chair."</summary>
@@ -427,7 +427,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"^([\w']+ ){0,4}(will (do|work|be fine)|would (do|work)|works|is fine|instead|are fine|do the job)\b", Options)]
     private static partial Regex WillDo();
 
-    [GeneratedRegex(@"(\bif (your|balance|it|it's|that|that's|this|jumping|getting|standing(('s| is)( [\w']+){1,3})?|the)\b.*|\b(glad|grateful|thankful) (of|for)( [\w']+){0,2}|\bif you're( [\w']+){1,3}|\bif (you'd|you would) (rather|prefer)\b.*|\bif you (want|wanna|would like|'d like|fancy|feel like)\b.*|\bfor (an |a bit of |a |some |a little )?(extra|more|added|bigger|more of a)( [\w']+){0,6}|\b(optional\w*|if you('ve|'d| would| do| happen to| feel)? (have|want|need|like|got|prefer|would|own|feel|wobbly)|(stay|stand|be) ((close|near|next) to|near)|to make (it|this|that|them) (tougher|harder|more challenging|spicy|spicier)|you (can|could|might|may)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|(helpful|handy|useful|nice|good|worth) (to have|having)|for (balance|support|comfort)(?! and)|(?<!\d )or)\b((?! and)( [\w']+)){0,7})$", Options)]
+    [GeneratedRegex(@"(\bif (your|balance|it|it's|that|that's|this|jumping|getting|standing(('s| is)( [\w']+){1,3})?|the)\b.*|\b(glad|grateful|thankful) (of|for)( [\w']+){0,2}|\bif you're( [\w']+){1,3}|\bif (you'd|you would) (rather|prefer)\b.*|\bif you (want|wanna|would like|'d like|fancy|feel like)\b.*|\bfor (an |a bit of |a |some |a little )?(extra|more|added|bigger|more of a)( [\w']+){0,6}|\b(optional\w*|if you('ve|'d| would| do| happen to| feel)? (have|want|need|like|got|prefer|would|own|feel|wobbly)|(stay|stand|be) ((close|near|next) to|near)|to make (it|this|that|them) (tougher|harder|more challenging|spicy|spicier)|you (can|could|might|may)(?! (do|be|always)\b)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|(helpful|handy|useful|nice|good|worth) (to have|having)|for (balance|support|comfort)(?! and)|(?<!\d )or)\b((?! and)( [\w']+)){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
     [GeneratedRegex(@"^(([\w']+ ){0,4}if not (just|no|that's|don't|pretend|you)\b|([\w']+ ){0,7}to (kneel|sit|lie|stand|rest) (on|under)( [\w']+)? if (the|your|it|you)\b|([\w']+ ){0,4}(optional|in case|you (might|may) not\b|(?<!\band )if (balance|your|the floor|needed|necessary)|nearby|near you|by you|beside you|close by|handy|to hand|within reach|(?<!\band )(?<!^and (maybe |perhaps |possibly )?(a|an|some) ([\w']+ )?[\w']+ )if (you(?! (don't|haven't|do not|can|only)\b)|you'd|you've(?! only\b)|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (the )?(balance|support|comfort))\b", Options)]

@@ -345,7 +345,7 @@ internal static class LaterRounds
         var places = new List<List<Bout>>();
         foreach (var bout in bouts)
         {
-            if (places.Count > 0 && places[^1][0].MoveId == bout.MoveId && bout.Side != Side.Both && (bout.Span.End - places[^1][0].Span.Start).Value <= work + slack)
+            if (places.Count > 0 && places[^1][0].MoveId == bout.MoveId && bout.Side != Side.Both && (bout.Span.Start - places[^1][0].Span.Start).Value <= work - slack)
             {
                 places[^1].Add(bout);
             }

@@ -211,93 +211,44 @@ public static partial class MarkFinder
         }
     }
 
-    /// <summary>What is said between counted repetitions is any few words ("up one and down up two, keep it slow, three"), but not these: what is counted there are moves or rounds.</summary>
-    private static readonly HashSet<string> CountsOther = ["number", "exercise", "exercises", "move", "moves", "round", "rounds", "set", "sets", "step", "block", "blocks", "minute", "minutes", "second", "seconds", "pounds", "kilos", "times", "of"];
-
-    private const int WordsBetweenRepetitions = 5;
-    private const double LongestRepetition = 8;
-
     /// <summary>Runs of numbers: counting down to one begins or ends a bout; counting up, or slowly down, is work going on.</summary>
     private static void Counting(Speech speech, List<Mark> marks)
     {
-        var tokens = speech.Tokens;
-        var i = 0;
-        while (i < tokens.Count)
+        foreach (var run in CountRun.Find(speech))
         {
-            if (tokens[i].Number is not { } first || speech.Punches.Calls(i))
+            var (from, end) = (speech.At(run.Token), speech.At(run.Next - 1));
+            if (run is { Step: -1, Last: <= 1 })
             {
-                i++;
-                continue;
-            }
-
-            var run = 1;
-            var step = 0;
-            var previous = first;
-            var j = i + 1;
-            var counted = i;
-            for (; j < tokens.Count; j++)
-            {
-                // A counted number may wait a moment; words between ("and three, and two") are passed over.
-                if (tokens[j].Number is not { } next)
+                // Which of the two it is, the words after it decide.
+                var after = speech.Next(run.Next, 4);
+                if (run.First <= LongestCountIn && IsResting(marks, from) && !StopBeforeCount().IsMatch(speech.Before(run.Token, 4)))
                 {
-                    if (tokens[j].Text is "and" or "uh" or "more" || (first == 1 && step >= 0 && j - counted <= WordsBetweenRepetitions && !CountsOther.Contains(tokens[j].Text)))
-                    {
-                        continue;
-                    }
-
-                    break;
+                    marks.Add(new Mark(MarkKind.Start, run.Token, end, 1));
                 }
-
-                var difference = next - previous;
-                if (difference is not (1 or -1) || (step != 0 && difference != step) || tokens[j].At - tokens[j - 1].At > 6 || tokens[j].At - tokens[counted].At > LongestRepetition)
+                else if (StopAfterCount().IsMatch(after))
                 {
-                    break;
+                    marks.Add(new Mark(MarkKind.Stop, run.Token, end, 1));
                 }
-
-                counted = j;
-                step = difference;
-                previous = next;
-                run++;
-            }
-
-            if (run >= 3)
-            {
-                var at = tokens[j - 1].At;
-                if (step == -1 && previous <= 1)
+                else if (StartAfterCount().IsMatch(after))
                 {
-                    // Which of the two it is, the words after it decide.
-                    var after = speech.Next(j, 4);
-                    if (first <= LongestCountIn && IsResting(marks, tokens[i].At) && !StopBeforeCount().IsMatch(speech.Before(i, 4)))
-                    {
-                        marks.Add(new Mark(MarkKind.Start, i, at, 1));
-                    }
-                    else if (StopAfterCount().IsMatch(after))
-                    {
-                        marks.Add(new Mark(MarkKind.Stop, i, at, 1));
-                    }
-                    else if (StartAfterCount().IsMatch(after))
-                    {
-                        marks.Add(new Mark(MarkKind.Start, i, at, 1));
-                    }
-                    else
-                    {
-                        marks.Add(new Mark(MarkKind.Start, i, at, run <= 4 ? 0.5 : 0.3));
-                        marks.Add(new Mark(MarkKind.Stop, i, at, run <= 4 ? 0.2 : 0.4));
-                    }
+                    marks.Add(new Mark(MarkKind.Start, run.Token, end, 1));
                 }
-
-                if (step == 1 && first == 1)
+                else
                 {
-                    marks.Add(new Mark(MarkKind.Start, i, tokens[i].At, 0.5));
-                }
-
-                if (run >= 4)
-                {
-                    marks.Add(new Mark(MarkKind.Doing, i, tokens[i].At, 1));
+                    marks.Add(new Mark(MarkKind.Start, run.Token, end, run.Length <= 4 ? 0.5 : 0.3));
+                    marks.Add(new Mark(MarkKind.Stop, run.Token, end, run.Length <= 4 ? 0.2 : 0.4));
                 }
             }
 
-            i = Math.Max(j, i + 1);
+            if (run is { Step: 1, First: 1 })
+            {
+                marks.Add(new Mark(MarkKind.Start, run.Token, from, 0.5));
+            }
+
+            if (run.Length >= 4)
+            {
+                marks.Add(new Mark(MarkKind.Doing, run.Token, from, 1));
+            }
         }
     }
 

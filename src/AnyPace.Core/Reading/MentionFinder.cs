@@ -73,6 +73,12 @@ public static class MentionFinder
                 continue;
             }
 
+            if (lexicon.How(move) is not null && Named.LastNamed(mentions, at, Pulsed) is { } running && running.Move.Pattern != move.Pattern)
+            {
+                // "Press-ups ... little pulses at the bottom": those of no squat.
+                continue;
+            }
+
             all.Add(new Mention(move, token, length, at, at, RoleReader.Of(speech, token, length, hit.Move.IsGentle, beforeOpening: false, described: true), true, 0, hit.Like, true));
         }
 
@@ -80,6 +86,9 @@ public static class MentionFinder
         MentionStarts.SetUp(all);
         return all;
     }
+
+    /// <summary>Seconds after a name in which what is pulsed or held is that move.</summary>
+    private const double Pulsed = 60;
 
     /// <summary>Seconds after a name in which a description belongs to it: in a timed class until its time is nearly up.</summary>
     private static double DescribesFor(SaidDose dose) => Math.Max(DescribesWithin, dose.WorkSeconds - NextIsNear ?? 0);
@@ -157,11 +166,13 @@ public static class MentionFinder
             var (place, implied) = position.Find(token);
             var move = MoveMeant.OneLimb(speech, lexicon, MoveMeant.Here(lexicon, hit.Move, place, hit.Weak, speech.Stems.Skip(token).Take(length)), token, length);
             var general = lexicon.NameStems(move).Length == 1 || (hit.Words == 1 && speech.Tokens[token + length - 1].Stem == lexicon.NameStems(move)[^1]) || !move.Parts.IsEmpty;
+            var ofNone = false;
             if (hit.Weak && lexicon.How(move) is { } how && UnderWay() is { } under)
             {
                 // "Stay down there and pulse", after the wide squat or the lunge; after push-ups they are push-ups.
                 var variant = lexicon.Variant(under.Move, how);
-                role = variant is null && under.Move.Pattern != move.Pattern ? Role.Compared : role;
+                ofNone = variant is null && under.Move.Pattern != move.Pattern;
+                role = ofNone ? Role.Compared : role;
                 move = variant ?? move;
             }
 
@@ -183,7 +194,7 @@ public static class MentionFinder
             var inList = listed[i] || (i > 0 && listed[i - 1] && role is Role.Doing or Role.Announced && mentions[^1].Move.Id == meant.Id && at - mentions[^1].At < OneBreath);
             role = inList ? Role.Previewed : role;
 
-            var ruledOut = (hit.Move.Id == ShakeOut && JustStopped(marks, at))
+            var ruledOut = ofNone || (hit.Move.Id == ShakeOut && JustStopped(marks, at))
                 || (role == Role.Previewed && (at < opening || inList))
                 || (role == Role.Compared && RoleReader.IsPicture(speech, token))
                 || (length == 1 && hit.Move.Pattern == "curl" && RoleReader.CurlsBody(speech, token))

@@ -30,9 +30,10 @@ public static class MentionFit
     private static bool IsRight(Mention m, GoldReading gold) =>
         gold.Bouts.Any(b => b.MoveId == m.Move.Id && (Math.Abs(b.Span.Start.Value - m.EffectiveAt) <= Within || (b.Span.Start.Value <= m.EffectiveAt && b.Span.End.Value > m.EffectiveAt)));
 
-    public static BoostedTrees Fit(IReadOnlyList<Examples> classes)
+    /// <param name="classes">For each class its mentions, as it is and as it would have come otherwise.</param>
+    public static BoostedTrees Fit(IReadOnlyList<IReadOnlyList<Examples>> classes)
     {
-        var examples = classes.SelectMany(c => c.Of).ToList();
-        return BoostedTrees.Fit([.. examples.Select(e => e.Told)], [.. examples.Select(e => e.Right)]);
+        var examples = classes.SelectMany((c, n) => c.SelectMany(e => e.Of).Select(e => (e.Told, e.Right, Class: n))).ToList();
+        return BoostedTrees.Fit([.. examples.Select(e => e.Told)], [.. examples.Select(e => e.Right)], [.. examples.Select(e => e.Class)]);
     }
 }

@@ -21,6 +21,9 @@ internal static class MentionStarts
     /// <summary>A start said this many seconds after the beat is not the one that the beat expects.</summary>
     private const double OffBeat = 8;
 
+    /// <summary>A start called softly so many seconds before the beat only announces it.</summary>
+    private const double WellBefore = 5;
+
     internal static double EffectiveAt(Speech speech, IReadOnlyList<Mark> marks, List<Mention> mentions, int index, SaidDose? dose, BeatGrid? beat, HashSet<int> called)
     {
         var (at, role) = (mentions[index].At, mentions[index].Role);
@@ -73,14 +76,40 @@ internal static class MentionStarts
                 continue;
             }
 
+            // "Get ready", said well before the beat: not yet.
+            if (mark is { Kind: MarkKind.Start, Strength: <= 0.5 } && mark.At < expected - WellBefore)
+            {
+                continue;
+            }
+
             // A start that comes long after the beat is a later one.
             if (mark is { Kind: MarkKind.Start, Strength: >= 0.5 } && !(mark.At > expected + OffBeat))
             {
-                return mark.At;
+                return LastCall(marks, mark.At);
             }
         }
 
         return expected is { } next && next < reach ? next : RestOver(marks, at, role, dose) ?? AfterThisBout(speech, mentions, index, dose) ?? at;
+    }
+
+    /// <summary>"Three, two, one ... let's go": of starts that are called one upon the other the last.</summary>
+    private static double LastCall(IReadOnlyList<Mark> marks, double start)
+    {
+        const double uponIt = 5;
+        foreach (var mark in Clocked.Between(marks, start, start + uponIt))
+        {
+            if (mark.Kind is MarkKind.Doing or MarkKind.Stop && mark.Strength >= 0.9 && mark.At > start)
+            {
+                break;
+            }
+
+            if (mark is { Kind: MarkKind.Start, Strength: >= 0.9 } && mark.At > start)
+            {
+                return LastCall(marks, mark.At);
+            }
+        }
+
+        return start;
     }
 
     /// <summary>"Curtsy lunges are next", said towards the end of a bout of known length, and nobody says when: they begin when that bout and its rest are over.</summary>

@@ -22,7 +22,7 @@ internal static class NameFinder
     }
 
     /// <summary>A stretch of speech has to be this much like a move, and this much more than like any other, to be taken for its description; see <see cref="LikeMove"/>.</summary>
-    private const double LikeEnough = 25;
+    private const double LikeEnough = 28;
 
     /// <summary>Who talks more than so many words a minute says more that is like a move by chance; at twice as many the stretch has to be this much more like it.</summary>
     private const double FewWordsAMinute = 40;
@@ -45,7 +45,7 @@ internal static class NameFinder
     private const double Likest = 0.5;
 
     /// <summary>Where a warm-up or stretches were called most of what is said tells what to do: less likeness will do for an easy move, if it is far ahead of all others.</summary>
-    private const double EasyLike = 16;
+    private const double EasyLike = 18;
     private const double EasyLead = 6;
 
     /// <summary>Moves of a warm-up or a cool-down have fewer MET than this as a rule.</summary>
@@ -309,7 +309,7 @@ internal static class NameFinder
     internal static List<(AliasHit Hit, int Token, int Length)> Faint(
         Speech speech, IReadOnlyList<Mark> marks, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> raw)
     {
-        const double little = 14;
+        const double little = 16;
         const double apart = 6;
         var found = Stretches(speech, marks, heard, raw, FewWords, FewWords, (at, count) => heard.UpTo(at + count, FewWords, little));
         return [.. LikestOf(speech, found, apart).Select(f => Told(heard, f.Like, f.From, f.Count)).OrderBy(f => f.Token)];

@@ -9,6 +9,9 @@ internal sealed partial class PositionTrack
     /// <summary>A position said this many words after a name still belongs to it: "leg raises, lying on your back"; not after "come" or "then".</summary>
     private const int After = 7;
 
+    /// <summary>So many seconds after a position is said, the name of a move that is done elsewhere does not take the body there: "on your side ... and kick back".</summary>
+    private const double JustSaid = 25;
+
     /// <summary>Before anyone says where to be.</summary>
     private const string Unknown = "";
 
@@ -98,6 +101,11 @@ internal sealed partial class PositionTrack
             {
                 // "Kick" is a kick to the front standing, and another one lying on the side.
                 var at = names.Current.Move.Positions;
+                if (place.Length > 0 && next > 0 && _said[next - 1].Position == place && _speech.At(names.Current.Token) - _speech.At(_said[next - 1].Token) < JustSaid)
+                {
+                    continue;
+                }
+
                 place = at.IsEmpty || isElsewhere(names.Current.Move, place) || at.Contains(place) ? place : at.Length == 1 ? at[0] : Unknown;
             }
 
@@ -145,7 +153,7 @@ internal sealed partial class PositionTrack
     [GeneratedRegex(@"\G\b((?<!\b(hands?|palms?|fingers?|fingertips|weight|knees?|chin|chest)( \w+){0,2} )(((on|onto|to) your|(on|onto) the) front\b(?! (foot|leg|knee|heel|toes?|of|edge|end))|(on|onto|to) (your|the) (belly\b(?! button)|bellies|tummy\b|tummies|stomachs?))|face down|forehead (down )?(on|to)|(lie|lying|lay) on your (front|belly|tummy|stomach))", Options)]
     private static partial Regex Prone();
 
-    [GeneratedRegex(@"\G\b((lie|lying|lay|laying|roll|rolling|come|down|flip|turn)( \w+){0,3} (on|onto|to) (your|the|our)( left| right| other| opposite| 1)? sides?\b|side lying|onto your( left| right)? side\b|on your (left|right) side\b|(?<!\b(at|to) the )(top|bottom|upper|underneath) (leg|knee)\b)", Options)]
+    [GeneratedRegex(@"\G\b((lie|lying|lay|laying|roll|rolling|come|down|flip|turn)( (?!out\b|face\b)\w+){0,3} (on|onto|to) (your|the|our)( left| right| other| opposite| 1)? sides?\b|side lying|onto your( left| right)? side\b|on your (left|right) side\b|(?<!\b(at|to) the )(top|bottom|upper|underneath) (leg|knee)\b)", Options)]
     private static partial Regex SideLying();
 
     [GeneratedRegex(@"\G\b((down|come|drop|up)( \w+){0,2} (on ?to|to|on) (your |both |the |1 )?(knees\b|kneeling)|half kneeling|tall kneeling|kneel(ing)? (down|up|tall|on)|knee (down )?(on|to) the (ground|floor|mat))", Options)]
@@ -164,6 +172,6 @@ internal sealed partial class PositionTrack
     [GeneratedRegex(@"\G\b(round (number )?[1-9] (is )?(done|down|over|complete)|(that's|that was|end of) round|(have|grab|get|take) (some|a|your) (drink|water|sip)|water break|down again)\b", Options)]
     private static partial Regex Between();
 
-    [GeneratedRegex(@"\G\b((stay|remain|still|keep) standing|(round|around|go|stand|come) (to )?(the )?(back of|behind) (the|your) chair|(hold|holding) (on )?(on ?to |to )?the back of (the|your|a) (chair|seat)|(holding|hold) on( ?to)? (the|your|a|that) (chair|wall|counter|worktop|sink|barre)\b(?! seat)|stand(ing)? (up|tall|nice|with|on|at|behind|facing|straight)|(back |up |come )(up )?(on ?to|to|on) (your|our|the) feet|(come|back|all the way) (up )?to (a )?stand(ing)?|on (to )?your feet|standing\b(?! (leg|hip|foot|knee|side|heel))|on the spot|up ?right|we're standing|standing (up|position))\b", Options)]
+    [GeneratedRegex(@"\G\b((stay|remain|still|keep) standing|(round|around|go|stand|come) (to )?(the )?(back of|behind) (the|your) chair|(hold|holding) (on )?(on ?to |to )?the back of (the|your|a) (chair|seat)|(holding|hold) on( ?to)? (the|your|a|that) (chair|wall|counter|worktop|sink|barre)\b(?! seat)|stand(ing)? (up|tall|nice|with|on|at|behind|facing|straight)|(back |up |come )(up )?(on ?to|to|on) (your|our|the) feet|(come|back|all the way) (up )?to (a )?stand(ing)?|on (to )?your feet|standing\b(?! side)|weight( is| goes| shifts?)? (in ?to|onto|over|in|on|to) (your|the) (left|right|supporting) (leg|foot|side)\b|(come|step|stand|balance|up)( up)? (on ?to|on) (your|the) (left|right) (leg|foot)\b|turn to (face|the side)\b|(turn|face|facing) (to )?(the|your) (chair|barre|counter|worktop)\b|(hands?|fingertips)( \w+){0,3} on (the|your|a) (back of|barre|counter|worktop|wall)\b|at the barre|on the spot|up ?right|we're standing|standing (up|position))\b", Options)]
     private static partial Regex Standing();
 }

@@ -64,8 +64,13 @@ internal static class Repeats
                 continue;
             }
 
+            if (IsMirrored(speech, marks, mark, last))
+            {
+                Thin(mentions, mark, last.Move);
+            }
+
             // "Left hand to the floor, right arm up and over": the side is part of how the next move is said.
-            if (mark is not { Kind: MarkKind.SwitchSide, Strength: >= 0.9 } && Clocked.Between(mentions, mark.At, mark.At + sameBreath).Any(m => m.Move.Id != last.Move.Id && m.Weight >= 0.5 && m.Role is Role.Doing or Role.Announced))
+            else if (mark is not { Kind: MarkKind.SwitchSide, Strength: >= 0.9 } && Clocked.Between(mentions, mark.At, mark.At + sameBreath).Any(m => m.Move.Id != last.Move.Id && m.Weight >= 0.5 && m.Role is Role.Doing or Role.Announced))
             {
                 continue;
             }
@@ -108,6 +113,33 @@ internal static class Repeats
 
         mentions.AddRange(added);
         mentions.Sort((a, b) => a.At.CompareTo(b.At));
+    }
+
+    /// <summary>"Right heel out in front, toes up ... left heel forward": the same part of the body, on the other side, as began the one-sided move under way.</summary>
+    private static bool IsMirrored(Speech speech, IReadOnlyList<Mark> marks, Mark mark, Mention last)
+    {
+        const double before = 6;
+        const double after = 8;
+        return mark.Kind is MarkKind.Left or MarkKind.Right && last.Move.Sides == MoveSides.Each && Part(speech, mark) is { } part
+            && Clocked.Between(marks, last.At - before, last.At + after).Any(m => m.Kind is MarkKind.Left or MarkKind.Right && m.Kind != mark.Kind && Part(speech, m) == part);
+    }
+
+    /// <summary>What is named of a side: "heel" of "left heel"; null for the side itself.</summary>
+    private static string? Part(Speech speech, Mark side) =>
+        side.Token + 1 < speech.Tokens.Count && speech.Tokens[side.Token].Text is "left" or "right" && speech.Tokens[side.Token + 1].Text is not "side" and not "first" and var part ? part : null;
+
+    /// <summary>What a few words beside a change of sides seem to name is how that side begins.</summary>
+    private static void Thin(List<Mention> mentions, Mark mark, Move done)
+    {
+        const double near = 4;
+        const double left = 0.2;
+        for (var i = Clocked.From(mentions, mark.At - 1); i < mentions.Count && mentions[i].At <= mark.At + near; i++)
+        {
+            if (mentions[i].Weak && mentions[i].Move.Id != done.Id && Math.Abs(mentions[i].Token - mark.Token) <= 2)
+            {
+                mentions[i] = mentions[i] with { Weight = left * mentions[i].Weight };
+            }
+        }
     }
 
     /// <summary>"And the other leg" is not said of what the arms did, "the other arm" not of what only the legs do.</summary>

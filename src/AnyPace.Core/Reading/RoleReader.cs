@@ -147,11 +147,12 @@ internal static partial class RoleReader
     private static bool IsPressUp(Speech speech, int token) =>
         speech.Tokens[token + 1].Text == "up" && (VerbAfter().IsMatch(speech.After(token + 2, 3)) || !MakesThing().IsMatch(speech.Before(token, 3)));
 
-    /// <summary>"Let the arms swing", "hips lift": parts of the body that do something, not the name of a move.</summary>
+    /// <summary>"Let the arms swing", "hips lift", "the leg that's swinging": parts of the body that do something, not the name of a move.</summary>
     public static bool IsClause(Speech speech, int token, int length) =>
         (length is 2 or 3 && LetIt().IsMatch(speech.Before(token, 4)) && speech.Tokens[token].Text is "knee" or "leg" or "hip" or "arm" or "head" or "heel" or "shoulder" or "elbow" or "lower" or "back")
         || length == 2 && speech.Tokens[token].Text is "arms" or "legs" or "hips" or "shoulders" or "knees" or "heels" or "toes" or "hands" or "elbows" or "feet"
-        && speech.Tokens[token + 1].Text is [.., not 's'];
+        && speech.Tokens[token + 1].Text is [.., not 's']
+        || length > 2 && Enumerable.Range(token + 1, length - 2).Any(t => speech.Tokens[t].Text is "that's" or "is" or "that" or "it's" or "are");
 
     /// <summary>True where a word tells to pulse: "pulse it", "little pulses", not "your pulse".</summary>
     public static bool Pulses(Speech speech, int token) =>
@@ -329,7 +330,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"(^|\b(and|now|then|so|okay|next|right) )if you can( just)?( (put|bring|take|cross|place|get|reach|lift|pop|lay))?( (the|your|that))?( (left|right))?$", Options)]
     private static partial Regex IfYouCan();
 
-    [GeneratedRegex(@"\b((that|those|these) (was|were)( our| your| the)?|(you've|we've|i've|have|had) been|we (just )?did|you (just )?did|just (did|done)|done with|finished( with)?|earlier|yesterday|used to (do|be)|i (once|used)|i did( [\w']+){0,3} of|remember (the|those)|back from|(that's|that is) (the|your|our|all)( [\w']+){0,2} (done|over)|from (the|our|that)( first| last| warm up)?)( (a|an|the|your|our|those|all|with))*$", Options)]
+    [GeneratedRegex(@"\b((that|those|these) (was|were)( our| your| the)?|(you've|we've|i've|have|had) been|we (just )?did|you (just )?did|just (did|done)|done with|finished( with)?|earlier|yesterday|used to (do|be)|i (once|used)|i did( [\w']+){0,3} of|remember (the|those)|(back|in) from|after (a|your|my|our)|(that's|that is) (the|your|our|all)( [\w']+){0,2} (done|over)|from (the|our|that)( first| last| warm up)?)( (a|an|the|your|our|those|all|with))*$", Options)]
     private static partial Regex Past();
 
     [GeneratedRegex(@"\b(?!we (got|started|were)\b|i got( (some|a|an|you|another|your|our))?$)(i|he|she|they|we|who|somebody|someone|nobody|my [\w']+|(a|this|that|1|some|the) (friend|lady|woman|man|guy|bloke|chap|girl|boy|client|lad|kid|person|student|member|neighbou?r)( of (mine|ours))?) (((just|once|always|never|really|actually|nearly|almost) )?(had|broke|saw|went|used to|was|were|got|told|tried|started|ran|loved|hated|fell|wrote|asked|couldn't|crossed|played|bought|took|came|found|thought|forgot|pulled|learned|learnt|met|watched|read|lost|left|missed|spent|wore|ate|drove|decided|ended)|(can't even|(still )?(can't|cannot) find|'d rather|would rather|wish))\b((?! (last (week|night|year|time)|yesterday|ago)\b) [\w']+){0,4}$|\b(i'd rather|i've (never|always)|(my [\w']+|he|she|(a|this|that|1|some) (friend|lady|woman|man|guy|bloke|chap|girl|client|lad|kid)( of (mine|ours))?) (still |always |never |only |even )?(plays|runs|walks|does|likes|hates|loves|thinks|can't|struggles|goes|calls|says|makes|keeps|gets|has|wants|won't))\b( [\w']+){0,4}$|\b(who|(he|she)|(a|my|this) (friend|mate|son|daughter|husband|wife|neighbou?r|brother|sister|mum|mom|dad|dog|cat)( of (mine|ours))?)$", Options)]

@@ -29,12 +29,13 @@ internal static partial class StructureReader
             dose.RoundRestSeconds is { } b ? new Seconds(b) : null, dose.Timed && type != StructureType.RepSets ? null : dose.Reps ?? Counted(main), measured, measured ? [] : [.. dose.Evidence]);
 
         var held = Share(main, b => lexicon[b.MoveId].SecondsPerRep >= HoldFrom && !lexicon[b.MoveId].IsStretch);
+        var stretched = Share(main, b => lexicon[b.MoveId].IsStretch);
         if (dose.Timed && !(dose is { Sets: >= 2, Reps: not null, RestSeconds: null }))
         {
             return
             [
                 .. Blocks(dose.Beats, span).Select(b => Make(
-                    held >= Mostly ? StructureType.Hold
+                    held + stretched >= Mostly ? StructureType.Hold
                     : dose.Ladder ? StructureType.Ladder
                     : b.Beat is { Work: 20, Rest: 10 } ? StructureType.Tabata
                     : StructureType.Intervals,

@@ -28,10 +28,13 @@ public sealed class MentionFitTests
         return (told, right);
     }
 
+    /// <summary>Trees from examples each of which is a group of its own.</summary>
+    private static BoostedTrees Fit(List<byte[]> told, List<bool> right) => BoostedTrees.Fit(told, right, [.. Enumerable.Range(0, told.Count)]);
+
     private static BoostedTrees Fit()
     {
         var (told, right) = Examples();
-        return BoostedTrees.Fit(told, right);
+        return Fit(told, right);
     }
 
     [Fact]
@@ -55,7 +58,7 @@ public sealed class MentionFitTests
             right.Add(a != b);
         }
 
-        var trees = BoostedTrees.Fit(told, right);
+        var trees = Fit(told, right);
         Assert.All(new byte[][] { [0, 1], [1, 0] }, t => Assert.InRange(trees.Likelihood(t), 0.7, 1));
         Assert.All(new byte[][] { [0, 0], [1, 1] }, t => Assert.InRange(trees.Likelihood(t), 0, 0.3));
     }
@@ -64,8 +67,20 @@ public sealed class MentionFitTests
     public void The_order_of_the_examples_changes_nothing()
     {
         var (told, right) = Examples();
-        var turned = BoostedTrees.Fit([.. told.AsEnumerable().Reverse()], [.. right.AsEnumerable().Reverse()]);
+        var turned = BoostedTrees.Fit([.. told.AsEnumerable().Reverse()], [.. right.AsEnumerable().Reverse()], [.. Enumerable.Range(0, told.Count).Reverse()]);
         Assert.Equal(Fit().Write(Columns), turned.Write(Columns));
+    }
+
+    [Fact]
+    public void What_only_one_group_tells_is_believed_less_than_what_many_tell()
+    {
+        BoostedTrees Told(Func<int, int> group)
+        {
+            var examples = Enumerable.Range(0, 400).Select(i => (Told: new byte[] { (byte)(i % 2) }, Right: i % 2 == 0, Group: group(i))).ToList();
+            return BoostedTrees.Fit([.. examples.Select(e => e.Told)], [.. examples.Select(e => e.Right)], [.. examples.Select(e => e.Group)]);
+        }
+
+        Assert.InRange(Told(i => i).Likelihood([0]) - Told(_ => 0).Likelihood([0]), 0.0001, 0.2);
     }
 
     [Fact]
@@ -78,14 +93,14 @@ public sealed class MentionFitTests
             right.Add(false);
         }
 
-        var trees = BoostedTrees.Fit(told, right);
+        var trees = Fit(told, right);
         Assert.Equal(trees.Likelihood([1, 0, 0]), trees.Likelihood([9, 0, 0]));
     }
 
     [Fact]
     public void Nothing_to_learn_from_says_nothing()
     {
-        var trees = BoostedTrees.Fit([], []);
+        var trees = Fit([], []);
         Assert.Equal(0.5, trees.Likelihood([1, 2, 3]));
         Assert.Empty(trees.Columns);
     }
@@ -131,11 +146,11 @@ public sealed class MentionFitTests
     {
         using var shipped = new StreamReader(typeof(MentionFit).Assembly.GetManifestResourceStream("reading/mention-trees.csv")!);
         var trees = BoostedTrees.Parse(shipped.ReadToEnd(), MentionFit.Traits);
-        var classes = MarkedReadingTests.Marked().Where(m => !m.Gold.KeptAside).AsParallel().AsOrdered().SelectMany(m => MentionFit.AllMentions(m.Captions, m.Gold, Make.Lexicon)).ToList();
+        var classes = MarkedReadingTests.Marked().Where(m => !m.Gold.KeptAside).AsParallel().AsOrdered().Select(m => MentionFit.AllMentions(m.Captions, m.Gold, Make.Lexicon)).ToList();
         var fitted = MentionFit.Fit(classes);
 
         // Another machine may round the last digit the other way, and ask another of two questions that tell the same.
-        var told = classes.SelectMany(c => c.Of).Select(e => e.Told).ToList();
+        var told = classes.SelectMany(c => c).SelectMany(e => e.Of).Select(e => e.Told).ToList();
         Assert.InRange(told.Average(t => Math.Abs(trees.Likelihood(t) - fitted.Likelihood(t))), 0, 0.01);
     }
 }

@@ -1,0 +1,69 @@
+namespace AnyPace.Core.Reading;
+
+/// <summary>Numbers said one after the other, up or down, as repetitions and seconds are counted.</summary>
+/// <param name="Token">The first number.</param>
+/// <param name="LastToken">The last number.</param>
+/// <param name="Next">The word after the run and what it passed over.</param>
+/// <param name="Step">1 for counting up, -1 for counting down.</param>
+/// <param name="Length">How many numbers are said.</param>
+public readonly record struct CountRun(int Token, int LastToken, int Next, int First, int Last, int Step, int Length)
+{
+    /// <summary>What is said between counted repetitions is any few words ("up one and down up two, keep it slow, three"), but not these: what is counted there are moves or rounds.</summary>
+    private static readonly HashSet<string> CountsOther = ["number", "exercise", "exercises", "move", "moves", "round", "rounds", "set", "sets", "step", "block", "blocks", "minute", "minutes", "second", "seconds", "pounds", "kilos", "times", "of"];
+
+    private const int WordsBetweenRepetitions = 5;
+    private const double LongestRepetition = 8;
+    private const int Shortest = 3;
+
+    /// <summary>All runs of three numbers and more, in time order; punches that are called by number are none.</summary>
+    public static IEnumerable<CountRun> Find(Speech speech)
+    {
+        var tokens = speech.Tokens;
+        var i = 0;
+        while (i < tokens.Count)
+        {
+            if (tokens[i].Number is not { } first || speech.Punches.Calls(i))
+            {
+                i++;
+                continue;
+            }
+
+            var length = 1;
+            var step = 0;
+            var previous = first;
+            var j = i + 1;
+            var counted = i;
+            for (; j < tokens.Count; j++)
+            {
+                // A counted number may wait a moment; words between ("and three, and two") are passed over.
+                if (tokens[j].Number is not { } next)
+                {
+                    if (tokens[j].Text is "and" or "uh" or "more" || (first == 1 && step >= 0 && j - counted <= WordsBetweenRepetitions && !CountsOther.Contains(tokens[j].Text)))
+                    {
+                        continue;
+                    }
+
+                    break;
+                }
+
+                var difference = next - previous;
+                if (difference is not (1 or -1) || (step != 0 && difference != step) || tokens[j].At - tokens[j - 1].At > 6 || tokens[j].At - tokens[counted].At > LongestRepetition)
+                {
+                    break;
+                }
+
+                counted = j;
+                step = difference;
+                previous = next;
+                length++;
+            }
+
+            if (length >= Shortest)
+            {
+                yield return new CountRun(i, counted, j, first, previous, step, length);
+            }
+
+            i = Math.Max(j, i + 1);
+        }
+    }
+}
