@@ -25,6 +25,14 @@ public sealed class StructureTests
         Assert.NotEmpty(structure.Evidence);
     }
 
+    [Fact]
+    public void Stretches_that_are_held_for_a_time_said_are_holds()
+    {
+        var structure = Of(
+            "[0:05] thirty seconds in each stretch", "[0:20] quad stretch on the right", "[0:50] and the left", "[1:20] hamstring stretch on the right", "[1:50] and the left", "[2:20] calf stretch on the right", "[2:50] and the left", "[3:20] see you next time");
+        Assert.Equal(StructureType.Hold, structure.Type);
+    }
+
     public static TheoryData<string> Structures => [.. Make.Lines("Reading", "structures.txt")];
 
     /// <summary>A line holds what is said, then the structure, repetitions, sets, rounds and moves; 0 is nothing said.</summary>
