@@ -16,6 +16,9 @@ public sealed class BoostedTrees
     /// <summary>How many nodes a tree of <see cref="Depth"/> questions has: one of each branch, and its leaves.</summary>
     private const int Nodes = (1 << (Depth + 1)) - 1;
 
+    /// <summary>How many of them may be branches.</summary>
+    private const int Branches = (1 << Depth) - 1;
+
     /// <summary>Questions from the root of a tree to a leaf; trees, and how much of each is taken. Ours, as all that follow, by classes held back in turn.</summary>
     private const int Depth = 4;
     private const int Trees = 600;
@@ -37,7 +40,39 @@ public sealed class BoostedTrees
     /// <summary>All nodes of all trees. The children of the node <c>n</c> of a tree are <c>2n + 1</c> and <c>2n + 2</c>.</summary>
     private readonly ImmutableArray<Node> _nodes;
 
-    private BoostedTrees(IEnumerable<Node> nodes) => _nodes = [.. nodes];
+    /// <summary>The same laid out to be asked quickly, all trees down to their full depth: two bytes a question, and the leaves beside.</summary>
+    private readonly (byte Column, byte Cut)[] _questions;
+    private readonly double[] _leaves;
+
+    private BoostedTrees(IEnumerable<Node> nodes)
+    {
+        _nodes = [.. nodes];
+        var trees = _nodes.Length / Nodes;
+        (_questions, _leaves) = (new (byte, byte)[trees * Branches], new double[trees * (Branches + 1)]);
+        for (var tree = 0; tree < trees; tree++)
+        {
+            LayOut(tree, 0, 0);
+        }
+    }
+
+    /// <summary>A leaf above the full depth goes on to the left, whatever is told.</summary>
+    private void LayOut(int tree, int node, int at)
+    {
+        var of = _nodes[(tree * Nodes) + node];
+        if (at >= Branches)
+        {
+            _leaves[(tree * (Branches + 1)) + at - Branches] = of.Value;
+            return;
+        }
+
+        var leaf = of.Column == None;
+        _questions[(tree * Branches) + at] = leaf ? ((byte)0, byte.MaxValue) : ((byte)of.Column, of.Cut);
+        LayOut(tree, leaf ? node : (2 * node) + 1, (2 * at) + 1);
+        if (!leaf)
+        {
+            LayOut(tree, (2 * node) + 2, (2 * at) + 2);
+        }
+    }
 
     /// <summary>The column of a leaf.</summary>
     private const int None = -1;
@@ -51,9 +86,16 @@ public sealed class BoostedTrees
     public double Likelihood(ReadOnlySpan<byte> told)
     {
         var sum = 0.0;
-        for (var root = 0; root < _nodes.Length; root += Nodes)
+        for (var (root, leaves) = (0, 0); root < _questions.Length; (root, leaves) = (root + Branches, leaves + Branches + 1))
         {
-            sum += Leaf(_nodes.AsSpan(root, Nodes), told);
+            var tree = _questions.AsSpan(root, Branches);
+            var at = 0;
+            while (at < Branches)
+            {
+                at = (2 * at) + (told[tree[at].Column] <= tree[at].Cut ? 1 : 2);
+            }
+
+            sum += _leaves[leaves + at - Branches];
         }
 
         return LogisticFit.Share(sum);
