@@ -49,7 +49,7 @@ internal static class CountedSets
         var followers = dose is { Rounds: not null, Sets: null } ? Followers(bouts, lexicon) : [];
         var filled = bouts.ToList();
         var counted = double.NegativeInfinity;
-        foreach (var run in CountRun.Find(speech).Where(r => r is { First: 1, Step: 1, Length: >= Shortest }))
+        foreach (var run in speech.Counts.Where(r => r is { First: 1, Step: 1, Length: >= Shortest }))
         {
             var (at, end) = (speech.At(run.Token), speech.At(run.LastToken) + LastRepetition);
             var last = counted;

@@ -214,7 +214,7 @@ public static partial class MarkFinder
     /// <summary>Runs of numbers: counting down to one begins or ends a bout; counting up, or slowly down, is work going on.</summary>
     private static void Counting(Speech speech, List<Mark> marks)
     {
-        foreach (var run in CountRun.Find(speech))
+        foreach (var run in speech.Counts)
         {
             var (from, end) = (speech.At(run.Token), speech.At(run.Next - 1));
             if (run is { Step: -1, Last: <= 1 })

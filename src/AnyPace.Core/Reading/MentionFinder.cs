@@ -48,7 +48,7 @@ public static class MentionFinder
     /// <summary>"And we're pairing that with" looks this many seconds back.</summary>
     private const double PairReach = 30;
 
-    /// <summary>And for so many of one that was only described.</summary>
+    /// <summary>And for so many of one that was only described, or whose pulse or hold is told by a faint likeness.</summary>
     private const double PulsedWithin = 60;
 
     /// <summary>Within this many seconds a general word is said of the move that was named last.</summary>
@@ -73,7 +73,7 @@ public static class MentionFinder
                 continue;
             }
 
-            if (lexicon.How(move) is not null && Named.LastNamed(mentions, at, Pulsed) is { } running && running.Move.Pattern != move.Pattern)
+            if (lexicon.How(move) is not null && Named.LastNamed(mentions, at, PulsedWithin) is { } running && running.Move.Pattern != move.Pattern)
             {
                 // "Press-ups ... little pulses at the bottom": those of no squat.
                 continue;
@@ -86,9 +86,6 @@ public static class MentionFinder
         MentionStarts.SetUp(all);
         return all;
     }
-
-    /// <summary>Seconds after a name in which what is pulsed or held is that move.</summary>
-    private const double Pulsed = 60;
 
     /// <summary>Seconds after a name in which a description belongs to it: in a timed class until its time is nearly up.</summary>
     private static double DescribesFor(SaidDose dose) => Math.Max(DescribesWithin, dose.WorkSeconds - NextIsNear ?? 0);

@@ -101,12 +101,8 @@ internal sealed partial class PositionTrack
             {
                 // "Kick" is a kick to the front standing, and another one lying on the side.
                 var at = names.Current.Move.Positions;
-                if (place.Length > 0 && next > 0 && _said[next - 1].Position == place && _speech.At(names.Current.Token) - _speech.At(_said[next - 1].Token) < JustSaid)
-                {
-                    continue;
-                }
-
-                place = at.IsEmpty || isElsewhere(names.Current.Move, place) || at.Contains(place) ? place : at.Length == 1 ? at[0] : Unknown;
+                var justSaid = place.Length > 0 && next > 0 && _said[next - 1].Position == place && _speech.At(names.Current.Token) - _speech.At(_said[next - 1].Token) < JustSaid;
+                place = justSaid || at.IsEmpty || isElsewhere(names.Current.Move, place) || at.Contains(place) ? place : at.Length == 1 ? at[0] : Unknown;
             }
 
             for (; next < _said.Count && _said[next].Token <= t; next++)

@@ -12,6 +12,7 @@ public sealed partial class Speech
     private readonly PhraseHeads.Place[] _heads;
     private readonly Lazy<OtherPeople> _others;
     private readonly Lazy<PunchNumbers> _punches;
+    private readonly Lazy<IReadOnlyList<CountRun>> _counts;
     private readonly Lazy<bool> _weights;
 
     public Speech(IReadOnlyList<Cue> cues)
@@ -37,6 +38,7 @@ public sealed partial class Speech
         Text = text.ToString();
         _others = new Lazy<OtherPeople>(() => new OtherPeople(this));
         _punches = new Lazy<PunchNumbers>(() => new PunchNumbers(Tokens, Text));
+        _counts = new Lazy<IReadOnlyList<CountRun>>(() => [.. CountRun.Find(this)]);
         _weights = new Lazy<bool>(() => First(Weights()).Success);
         _heads = [.. _offsets.Select(o => PhraseHeads.Place.Of(Text.AsSpan(o)))];
 
@@ -73,6 +75,9 @@ public sealed partial class Speech
 
     /// <summary>Punches that are called by number.</summary>
     internal PunchNumbers Punches => _punches.Value;
+
+    /// <summary>What is counted aloud.</summary>
+    internal IReadOnlyList<CountRun> Counts => _counts.Value;
 
     /// <summary>The token that covers a position of <see cref="Text"/>.</summary>
     public int TokenAt(int position)
