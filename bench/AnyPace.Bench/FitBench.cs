@@ -23,18 +23,21 @@ internal static class FitBench
             AllowMultipleArgumentsPerToken = true,
         };
         var output = new Option<string>("--out") { Description = "The folder to write the tables to.", DefaultValueFactory = _ => "src/AnyPace.Core/Reading" };
-        var command = new Command("fit", "Weights of what speaks for a move that is named, for a remark and for the role of a number, from marked recordings and sentences. Those kept aside are left out. Moves are heard with the roles that the program was built with: if these change, build and run it again.") { folders, sentences, numbers, output };
-        command.SetAction(parse => Run(parse.GetValue(folders)!, parse.GetValue(sentences)!, parse.GetValue(numbers)!, parse.GetValue(output)!));
+        var lexicon = new Option<string>("--lexicon") { Description = "The folder to write what the lexicon learns to.", DefaultValueFactory = _ => "src/AnyPace.Core/Lexicon" };
+        var command = new Command("fit", "Weights of what speaks for a move that is named, for a remark and for the role of a number, from marked recordings and sentences. Those kept aside are left out. Moves are heard with the roles that the program was built with: if these change, build and run it again.") { folders, sentences, numbers, output, lexicon };
+        command.SetAction(parse => Run(parse.GetValue(folders)!, parse.GetValue(sentences)!, parse.GetValue(numbers)!, parse.GetValue(output)!, parse.GetValue(lexicon)!));
         return command;
     }
 
-    private static int Run(string[] folders, string[] sentences, string[] numbers, string output)
+    private static int Run(string[] folders, string[] sentences, string[] numbers, string output, string lexicon)
     {
         var recordings = MarkedRecording.Load(folders).FindAll(r => !r.Gold.KeptAside);
         var roles = NumberFit.Fit(NumberFit.Sentence.Parse(numbers.SelectMany(File.ReadLines)), [.. recordings.Select(r => new NumberFit.MarkedClass(r.Captions, r.Gold))]);
         Write("number-weights.csv", roles.Write(), roles.Weights.Count);
-        var mentions = MentionFit.Fit([.. recordings.AsParallel().AsOrdered().Select(r => MentionFit.AllMentions(r.Captions, r.Gold, MoveLexicon.Default))]);
+        var classes = recordings.ConvertAll(r => new MentionFit.MarkedClass(r.Captions, r.Gold));
+        var mentions = MentionFit.Fit(MentionFit.AllMentions(classes, MoveLexicon.Default));
         Write("mention-trees.csv", mentions.Write(MentionFit.Traits), mentions.Columns.Count());
+        File.WriteAllText(Path.Combine(lexicon, "taught-classes.txt"), TaughtClass.Write(classes.Select(MentionFit.Taught)));
         var remarks = RemarkFit.Fit(
             RemarkFit.Sentence.Parse(sentences.SelectMany(File.ReadLines)),
             [.. recordings.Where(r => r.Gold.Outside is not null).Select(r => new RemarkFit.MarkedClass(r.Captions, r.Gold))]);

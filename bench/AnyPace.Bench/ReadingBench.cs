@@ -16,12 +16,13 @@ internal static class ReadingBench
         var cases = new Option<bool>("--cases") { Description = "One line for each recording that is tuned on. The kept-aside set is only ever shown as a sum." };
         var worst = new Option<bool>("--worst") { Description = "The five worst of the kept-aside set, with what was missed: for a closing report, not for tuning." };
         var show = new Option<string?>("--show") { Description = "One recording that is tuned on: captions, what was marked (=) and what is proposed (>), on one clock." };
-        var command = new Command("reading", "Agreement of readings with marked timelines.") { folders, cases, worst, show };
+        var turn = new Option<bool>("--in-turn") { Description = "Those that are tuned on are read by what was learned from the others (words, and the trees that judge), in five parts. Takes some minutes." };
+        var command = new Command("reading", "Agreement of readings with marked timelines.") { folders, cases, worst, show, turn };
         command.SetAction(parse => parse.GetValue(show) is { } name
             ? MarkedRecording.Load(parse.GetValue(folders)!).FirstOrDefault(r => r.Name == name) is { } recording
                 ? Show(recording, new CaptionReading(MoveLexicon.Default).Read(recording.Captions, recording.Context))
                 : NotFound(name)
-            : Run(parse.GetValue(folders)!, parse.GetValue(cases), parse.GetValue(worst)));
+            : Run(parse.GetValue(folders)!, parse.GetValue(cases), parse.GetValue(worst), parse.GetValue(turn)));
         return command;
     }
 
@@ -41,16 +42,19 @@ internal static class ReadingBench
         return 1;
     }
 
-    private static int Run(string[] folders, bool cases, bool worst)
+    private static int Run(string[] folders, bool cases, bool worst, bool inTurn)
     {
         var lexicon = MoveLexicon.Default;
-        var reader = new CaptionReading(lexicon);
+        var shipped = new CaptionReading(lexicon);
         var plain = new KeywordReader(lexicon);
-        var scores = MarkedRecording.Load(folders)
+        var recordings = MarkedRecording.Load(folders);
+        var learnedFrom = recordings.FindAll(r => inTurn && !r.Gold.KeptAside);
+        var readers = learnedFrom.Zip(MentionFit.ReadInTurn(learnedFrom.ConvertAll(r => new MentionFit.MarkedClass(r.Captions, r.Gold)), lexicon)).ToDictionary(r => r.First, r => r.Second);
+        var scores = recordings
             .Select(r => (
                 r.Name,
                 r.Gold.KeptAside,
-                Ours: ReadingScore.Of(reader.Read(r.Captions, r.Context), r.Gold, lexicon),
+                Ours: ReadingScore.Of(readers.GetValueOrDefault(r, shipped).Read(r.Captions, r.Context), r.Gold, lexicon),
                 Plain: ReadingScore.Of(plain.Read(r.Captions), r.Gold, lexicon)))
             .ToList();
         var tuned = scores.Where(s => !s.KeptAside).ToList();
@@ -60,7 +64,7 @@ internal static class ReadingBench
             Cases([.. tuned.Select(s => (s.Name, s.Ours))]);
         }
 
-        var table = new Table().AddColumns("figure", $"tuned on ({tuned.Count})", "plain keywords", $"kept aside ({aside.Count})", "plain keywords");
+        var table = new Table().AddColumns("figure", $"{(inTurn ? "tuned on, in turn" : "tuned on")} ({tuned.Count})", "plain keywords", $"kept aside ({aside.Count})", "plain keywords");
         var columns = new List<List<(string Name, string Value)>>
         {
             Figures([.. tuned.Select(s => s.Ours)]), Figures([.. tuned.Select(s => s.Plain)]),

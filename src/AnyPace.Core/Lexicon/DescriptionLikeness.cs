@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.Numerics.Tensors;
 
 namespace AnyPace.Core.Lexicon;
@@ -5,12 +6,13 @@ namespace AnyPace.Core.Lexicon;
 /// <summary>The move that a stretch of speech is most like.</summary>
 /// <param name="Score">How much likelier its words are said of the move than in talk, as a natural logarithm; a clear description has 30 and more, loose talk less than 20.</param>
 /// <param name="Words">How many different words of the stretch are said of it.</param>
-/// <param name="Lead">How much the score is above that of the next move that is no easier, harder or otherwise placed form of it; 0 and more.</param>
+/// <param name="Lead">How much the score is above that of the next move that is no easier, harder or otherwise placed form of it; 0 and more. Below 0 for a move that is not the likest: how much that one's is above it.</param>
 /// <param name="Beside">The score of the move it was to be held against; null for none, and for a combined move.</param>
 public readonly record struct LikeMove(Move Move, double Score, int Words, double Lead, double? Beside);
 
 /// <summary>
-/// Likens speech in which nothing is named to all that the lexicon knows of how moves are said: ideas, names and whole sentences. A naive Bayes classifier:
+/// Likens speech in which nothing is named to all that the lexicon knows of how moves are said: ideas, names, whole sentences, and what was said in marked classes
+/// as a move began. A naive Bayes classifier:
 /// each word, and each two words close together in whichever order, counts by how much likelier it is said of a move than in talk that describes nothing,
 /// and each move by how common it is. Softer than <see cref="DescriptionIndex"/>, which wants every idea of a line.
 /// </summary>
@@ -20,6 +22,12 @@ public sealed class DescriptionLikeness
     /// <summary>What an idea of a description counts, and a word of a name, where a word of a sentence counts 1.</summary>
     private const double IdeaWeight = 0.5;
     private const double NameWeight = 0.3;
+
+    /// <summary>And what a word said in a class as the move began; not all that is said then is of the move.</summary>
+    private const double TaughtWeight = 0.3;
+
+    /// <summary>So many words have to be said then to say anything. Those that no sentence has are chatter, or would be learned from one class.</summary>
+    private const int TaughtLeast = 5;
 
     /// <summary>Two words say less that is new than one: those words count already.</summary>
     private const double PairWeight = 0.3;
@@ -46,14 +54,14 @@ public sealed class DescriptionLikeness
     private readonly Dictionary<Said, Evidence> _said;
 
     /// <summary>For each move what a word costs it that was never said of it, and how common it is.</summary>
-    private readonly double[] _unsaid;
-    private readonly double[] _common;
+    private readonly float[] _unsaid;
+    private readonly float[] _common;
 
-    private DescriptionLikeness(Move[] moves, Dictionary<string, int> known, Dictionary<Said, Evidence> said, double[] unsaid)
+    private DescriptionLikeness(Move[] moves, Dictionary<string, int> known, Dictionary<Said, Evidence> said, float[] unsaid)
     {
         (_moves, _known, _said, _unsaid) = (moves, known, said, unsaid);
         _indexes = moves.Index().ToDictionary(m => m.Item.Id, m => m.Index);
-        _common = [.. moves.Select(m => Math.Log(0.5 + m.Common))];
+        _common = [.. moves.Select(m => (float)Math.Log(0.5 + m.Common))];
     }
 
     /// <summary>A known word by its number, or two of them, the smaller number first.</summary>
@@ -69,17 +77,20 @@ public sealed class DescriptionLikeness
     /// <param name="Weight">What it counts, a word or two.</param>
     /// <param name="NoTalk">How much less likely it is in talk than in everything.</param>
     /// <param name="Moves">The moves it is said of, and how much likelier that makes each.</param>
-    private sealed record Evidence(double Weight, double NoTalk, (int Move, double Weight)[] Moves);
+    private sealed record Evidence(double Weight, double NoTalk, (int Move, float Weight)[] Moves);
 
     /// <param name="all">The moves, of which combined ones are left out.</param>
     /// <param name="talk">Sentences that describe nothing.</param>
-    public static DescriptionLikeness Build(IEnumerable<Move> all, IReadOnlyList<string> talk)
+    /// <param name="taught">Classes that were marked by hand.</param>
+    public static DescriptionLikeness Build(IEnumerable<Move> all, IReadOnlyList<string> talk, IReadOnlyList<TaughtClass> taught)
     {
         var moves = all.Where(m => m.Parts.IsEmpty).ToArray();
+        var begun = taught.SelectMany(c => c.Bouts).Where(b => b.Words.Length >= TaughtLeast).ToList();
         // Numbers count anything.
         var known = moves.SelectMany(m => m.Descriptions.SelectMany(Ideas).Concat(m.Aliases.Prepend(m.Name).Concat(m.Spoken).SelectMany(Stems))).Concat(talk.SelectMany(Stems))
             .Where(w => !char.IsAsciiDigit(w[0]) && !Empty.Contains(w)).Distinct().Index().ToDictionary(w => w.Item, w => w.Index);
-        var words = moves.Select(m => Words(m, known)).ToArray();
+        var begins = begun.ToLookup(b => b.MoveId, b => b.Words);
+        var words = moves.Select(m => Words(m, begins[m.Id], known)).ToArray();
         var said = new Dictionary<Said, List<(int Move, double Count)>>();
         foreach (var (i, of) in words.Index())
         {
@@ -94,7 +105,7 @@ public sealed class DescriptionLikeness
             }
         }
 
-        var talked = talk.SelectMany(line => Sentence(line, known).Distinct()).CountBy(s => s).ToDictionary(s => s.Key, s => (double)s.Value);
+        var talked = talk.SelectMany(line => Sentence(Stems(line), known).Distinct()).CountBy(s => s).ToDictionary(s => s.Key, s => (double)s.Value);
         var totals = words.Select(w => w.Values.Sum()).ToArray();
         var inTalk = talked.Values.Sum();
         var everything = totals.Sum() + inTalk;
@@ -106,10 +117,10 @@ public sealed class DescriptionLikeness
             return new Evidence(
                 word.Weight,
                 word.Weight * Math.Log(share * (inTalk + TalkSmoothing) / (heard + (share * TalkSmoothing))),
-                [.. of.Select(m => (m.Move, word.Weight * Math.Log(1 + (m.Count / (share * MoveSmoothing)))))]);
+                [.. of.Select(m => (m.Move, (float)(word.Weight * Math.Log(1 + (m.Count / (share * MoveSmoothing))))))]);
         }
 
-        return new DescriptionLikeness(moves, known, said.Keys.Concat(talked.Keys).Distinct().ToDictionary(w => w, Weigh), [.. totals.Select(t => Math.Log(MoveSmoothing / (t + MoveSmoothing)))]);
+        return new DescriptionLikeness(moves, known, said.Keys.Concat(talked.Keys).Distinct().ToDictionary(w => w, Weigh), [.. totals.Select(t => (float)Math.Log(MoveSmoothing / (t + MoveSmoothing)))]);
     }
 
     /// <summary>Speech to look for descriptions in.</summary>
@@ -122,8 +133,8 @@ public sealed class DescriptionLikeness
     public sealed class Heard
     {
         /// <summary>How much less likely a move is that is not done where the body is, or with kit that nobody speaks of.</summary>
-        private const double NotPlaced = 7;
-        private const double NotAtHand = 1;
+        private const float NotPlaced = 7;
+        private const float NotAtHand = 1;
 
         private static readonly Evidence Nothing = new(0, 0, []);
 
@@ -133,12 +144,12 @@ public sealed class DescriptionLikeness
         /// <summary>What each word says, -1 where it is not known, and what it says with the known words before it.</summary>
         private readonly (int Word, Evidence Says)[] _single;
         private readonly (int With, int Word, Evidence Says)[][] _pairs;
-        private readonly Lazy<double>[] _kit;
-        private readonly Dictionary<string, double[]> _fits = [];
+        private readonly Lazy<float>[] _kit;
+        private readonly Dictionary<string, float[]> _fits = [];
 
         /// <summary>What speaks for each move in the stretch; minus infinity for those of which no word was said.</summary>
-        private readonly double[] _scores;
-        private readonly double[] _sums;
+        private readonly float[] _scores;
+        private readonly float[] _sums;
         private readonly int[] _words;
         private readonly int[] _seenAt;
         private int _stretch;
@@ -173,9 +184,9 @@ public sealed class DescriptionLikeness
                 _pairs[t] = [.. pairs];
             }
 
-            _kit = [.. of._moves.Select(m => new Lazy<double>(() => m.Kit.IsEmpty || atHand(m) ? 0 : NotAtHand))];
-            _scores = new double[of._moves.Length];
-            _sums = new double[of._moves.Length];
+            _kit = [.. of._moves.Select(m => new Lazy<float>(() => m.Kit.IsEmpty || atHand(m) ? 0 : NotAtHand))];
+            _scores = new float[of._moves.Length];
+            _sums = new float[of._moves.Length];
             _words = new int[of._moves.Length];
             _seenAt = new int[ids.Count];
         }
@@ -199,7 +210,7 @@ public sealed class DescriptionLikeness
         {
             _stretch++;
             (_from, _next) = (from, from);
-            Array.Fill(_scores, double.NegativeInfinity);
+            Array.Fill(_scores, float.NegativeInfinity);
             Array.Clear(_words);
             (_count, _noTalk) = (0, 0);
         }
@@ -225,10 +236,10 @@ public sealed class DescriptionLikeness
 
             // All moves at once: this is asked for many stretches of every recording.
             var fits = Fits(_places[end - 1]);
-            TensorPrimitives.MultiplyAdd(_of._unsaid, _count, _scores, _sums);
+            TensorPrimitives.MultiplyAdd(_of._unsaid, (float)_count, _scores, _sums);
             TensorPrimitives.Add(_sums, fits, _sums);
 
-            var most = TensorPrimitives.Max<double>(_sums);
+            var most = TensorPrimitives.Max<float>(_sums);
             if (most + _noTalk < enough)
             {
                 return null;
@@ -252,6 +263,25 @@ public sealed class DescriptionLikeness
 
             return new LikeMove(
                 _of._moves[best], most + _noTalk, _words[best], Math.Max(0, most - next), beside is not null && _of._indexes.TryGetValue(beside.Id, out var index) ? Math.Max(0, _scores[index]) + (_count * _of._unsaid[index]) + fits[index] + _noTalk : null);
+        }
+
+        /// <summary>What a stretch is also like, beside a move, the likest first.</summary>
+        /// <param name="most">How many at most.</param>
+        /// <param name="within">How much less likely than that move.</param>
+        public IReadOnlyList<LikeMove> Beside(Move move, int from, int count, int most, double within)
+        {
+            if (!_of._indexes.TryGetValue(move.Id, out var index))
+            {
+                return [];
+            }
+
+            Of(from, count, 0);
+            var best = _sums[index];
+            return
+            [
+                .. Enumerable.Range(0, _sums.Length).Where(i => i != index && _sums[i] > best - within).OrderByDescending(i => _sums[i]).Take(most)
+                    .Select(i => new LikeMove(_of._moves[i], _sums[i] + _noTalk, _words[i], _sums[i] - best, null)),
+            ];
         }
 
         /// <summary>What the different words from one up to another, without it, say for a move, pairs of them left aside.</summary>
@@ -312,7 +342,7 @@ public sealed class DescriptionLikeness
             }
         }
 
-        private double[] Fits(string place)
+        private float[] Fits(string place)
         {
             if (!_fits.TryGetValue(place, out var fits))
             {
@@ -326,7 +356,7 @@ public sealed class DescriptionLikeness
     private static bool Akin(Move a, Move b) => a.Easier == b.Id || a.Harder == b.Id || b.Easier == a.Id || b.Harder == a.Id || a.Elsewhere.Contains(b.Id) || b.Elsewhere.Contains(a.Id);
 
     /// <summary>All words a move is said with, and each two of them, and how often.</summary>
-    private static Dictionary<Said, double> Words(Move move, Dictionary<string, int> known)
+    private static Dictionary<Said, double> Words(Move move, IEnumerable<ImmutableArray<string>> begun, Dictionary<string, int> known)
     {
         var counts = new Dictionary<Said, double>();
         void Add(IEnumerable<Said> said, double weight)
@@ -348,21 +378,26 @@ public sealed class DescriptionLikeness
 
         foreach (var name in move.Aliases.Prepend(move.Name))
         {
-            Add(Sentence(name, known), NameWeight);
+            Add(Sentence(Stems(name), known), NameWeight);
         }
 
         foreach (var sentence in move.Spoken)
         {
-            Add(Sentence(sentence, known), 1);
+            Add(Sentence(Stems(sentence), known), 1);
+        }
+
+        foreach (var said in begun)
+        {
+            Add(Sentence(said, known), TaughtWeight);
         }
 
         return counts;
     }
 
     /// <summary>The known words of a sentence, and each two of them that are near each other.</summary>
-    private static List<Said> Sentence(string text, Dictionary<string, int> known)
+    private static List<Said> Sentence(IReadOnlyList<string> stems, Dictionary<string, int> known)
     {
-        var numbers = Numbers(Stems(text), known);
+        var numbers = Numbers(stems, known);
         var near = new int[PairsEach];
         var said = new List<Said>(numbers.Where(n => n >= 0).Select(n => new Said(n)));
         for (var t = 0; t < numbers.Length; t++)

@@ -26,12 +26,13 @@ public static partial class LexiconLoader
             })
             .ToList();
         var activities = files.Single(f => f.Name == ActivitiesFile);
-        return Load(activities.Text, files.Where(f => f.Name != ActivitiesFile));
+        using var taught = new StreamReader(assembly.GetManifestResourceStream("taught-classes.txt")!);
+        return Load(activities.Text, files.Where(f => f.Name != ActivitiesFile), TaughtClass.Parse(taught.ReadToEnd()));
     }
 
-    /// <summary>Builds a lexicon from the text of the activities file and of the families.</summary>
+    /// <summary>Builds a lexicon from the text of the activities file and of the families, and from classes marked by hand.</summary>
     /// <exception cref="LexiconException">A file is at fault; the message says where.</exception>
-    public static MoveLexicon Load(string activitiesYaml, IEnumerable<(string Name, string Text)> families)
+    public static MoveLexicon Load(string activitiesYaml, IEnumerable<(string Name, string Text)> families, IReadOnlyList<TaughtClass>? taught = null)
     {
         var yaml = new DeserializerBuilder().WithNamingConvention(CamelCaseNamingConvention.Instance).Build();
         var activities = yaml.Deserialize<ActivitiesYaml>(activitiesYaml).Activities
@@ -74,7 +75,8 @@ public static partial class LexiconLoader
 
         var lexicon = new MoveLexicon(
             moves.Select(m => m with { Descriptions = [.. described.GetValueOrDefault(m.Id) ?? []], Spoken = [.. spoken.GetValueOrDefault(m.Id) ?? []], Common = common.GetValueOrDefault(m.Id) }),
-            [.. files.SelectMany(f => f.Family.Talk)]);
+            [.. files.SelectMany(f => f.Family.Talk)],
+            taught ?? []);
         return lexicon.Aliases.Contested.IsEmpty
             ? lexicon
             : throw new LexiconException($"Two moves claim the same name: {string.Join(", ", lexicon.Aliases.Contested)}.");

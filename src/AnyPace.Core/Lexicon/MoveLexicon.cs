@@ -12,6 +12,7 @@ public sealed class MoveLexicon
     private readonly FrozenDictionary<string, Move> _byId;
     private readonly FrozenDictionary<string, Move> _byParts;
     private readonly IReadOnlyList<string> _talk;
+    private readonly IReadOnlyList<TaughtClass> _taught;
 
     /// <summary>The last words, as stems, of the names of moves that are pulsed and of moves that are held.</summary>
     public static readonly string Pulse = WordStem.Of("pulse");
@@ -24,15 +25,17 @@ public sealed class MoveLexicon
 
     /// <param name="moves">The moves.</param>
     /// <param name="talk">What is said in classes and describes no move.</param>
-    public MoveLexicon(IEnumerable<Move> moves, IReadOnlyList<string> talk)
+    /// <param name="taught">Classes marked by hand, to learn from.</param>
+    public MoveLexicon(IEnumerable<Move> moves, IReadOnlyList<string> talk, IReadOnlyList<TaughtClass> taught)
     {
-        _talk = talk;
+        (_talk, _taught) = (talk, taught);
         Moves = [.. moves.OrderBy(m => m.Name, StringComparer.OrdinalIgnoreCase)];
         _byId = Moves.ToFrozenDictionary(m => m.Id);
         _byParts = Moves.Where(m => !m.Parts.IsEmpty).ToFrozenDictionary(m => string.Join(Composition.Joint, m.Parts));
         Aliases = AliasIndex.Build(Moves);
         Described = DescriptionIndex.Build(Moves);
-        Likeness = DescriptionLikeness.Build(Moves, talk);
+        Likeness = DescriptionLikeness.Build(Moves, talk, taught);
+        Company = new MoveCompany(taught, Moves.Length);
     }
 
     /// <summary>The lexicon shipped with the program.</summary>
@@ -45,6 +48,8 @@ public sealed class MoveLexicon
     public DescriptionIndex Described { get; }
 
     public DescriptionLikeness Likeness { get; }
+
+    public MoveCompany Company { get; }
 
     /// <exception cref="KeyNotFoundException">No such move.</exception>
     public Move this[string id] => Find(id) ?? throw new KeyNotFoundException($"The lexicon has no move '{id}'.");
@@ -94,6 +99,9 @@ public sealed class MoveLexicon
             .MaxBy(m => NameStems(m).Length);
     }
 
+    /// <summary>This lexicon as it would be, had it learned from other classes.</summary>
+    public MoveLexicon Taught(IReadOnlyList<TaughtClass> classes) => new(Moves, _talk, classes);
+
     /// <summary>This lexicon with a studio's own names and moves. The lexicon itself stays as it is.</summary>
     /// <exception cref="LexiconException">A name is taken by another move, or a move is unknown; the message says which.</exception>
     public MoveLexicon With(IReadOnlyCollection<StudioName> names, IReadOnlyCollection<StudioMove> own)
@@ -105,7 +113,7 @@ public sealed class MoveLexicon
 
         var added = names.ToLookup(n => n.MoveId, n => n.Name);
         var made = own.Select(o => o.On(Find(o.LikeId) ?? throw new LexiconException($"\"{o.Name}\" is like '{o.LikeId}', which is not in the lexicon."))).ToList();
-        var lexicon = new MoveLexicon(Moves.Concat(made).Select(m => added.Contains(m.Id) ? m with { Aliases = [.. m.Aliases, .. added[m.Id]] } : m), _talk);
+        var lexicon = new MoveLexicon(Moves.Concat(made).Select(m => added.Contains(m.Id) ? m with { Aliases = [.. m.Aliases, .. added[m.Id]] } : m), _talk, _taught);
         return lexicon.Aliases.Contested.IsEmpty
             ? lexicon
             : throw new LexiconException($"Another move goes by that name already: {string.Join(", ", lexicon.Aliases.Contested)}.");

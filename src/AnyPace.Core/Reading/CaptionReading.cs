@@ -11,8 +11,12 @@ namespace AnyPace.Core.Reading;
 public sealed record ReadingContext(string? Title = null, double? StatedMinutes = null);
 
 /// <summary>Captions to a proposed timeline. A pure function of its input: no clock, no files, no state.</summary>
-public sealed partial class CaptionReading(MoveLexicon lexicon)
+/// <param name="lexicon">The moves.</param>
+/// <param name="trees">What mentions are judged by; null for the trees shipped with the program.</param>
+public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? trees = null)
 {
+    private readonly MentionJudge _judge = trees is null ? MentionJudge.Default : new MentionJudge(trees);
+
     /// <summary>The kit that is heard in captions, by the names it has in a timeline.</summary>
     public static ImmutableArray<string> KitNames => KitReader.Known;
 
@@ -26,7 +30,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon)
 
         var heard = MentionsHeard.In(speech, lexicon);
         var (marks, dose, mentions) = (heard.Marks, heard.Dose, heard.Mentions);
-        var judged = MentionJudge.Default.Judge(speech, heard);
+        var judged = _judge.Judge(speech, heard);
         var segments = NameSettler.Settle(BoutSegmenter.Segments(speech, marks, judged, dose));
         var bouts = BoutBuilder.Build(speech, marks, WorkStarts.Settle(speech, marks, segments, dose), dose);
         bouts = CountedSets.Fill(bouts, speech, marks, judged, dose, lexicon);

@@ -61,14 +61,14 @@ public static class MentionFinder
     private const double ToldFor = 12;
 
     /// <summary>The mentions, and what speech is only a little like where nothing is named; those weigh nothing until they are judged.</summary>
-    internal static List<Mention> WithFaint(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, Hearing heard, List<Mention> mentions)
+    internal static List<Mention> WithFaint(Speech speech, MoveLexicon lexicon, Hearing heard, List<Mention> mentions)
     {
         List<Mention> all = [.. mentions];
-        foreach (var (hit, token, length) in NameFinder.Faint(speech, marks, heard.Listened, heard.Raw))
+        foreach (var (hit, token, length) in NameFinder.Faint(speech, heard.Listened, heard.Like, heard.Raw))
         {
             var at = speech.At(token);
             var move = MoveMeant.Here(lexicon, hit.Move, heard.Position.Find(token).Position, weak: true, []);
-            if (mentions.Exists(m => m is { Weak: false, Role: Role.Previewed, Weight: 0 } && m.Move.Id == move.Id && at - m.At is >= 0 and < ToldFor))
+            if (mentions.Exists(m => m is { Weak: false, Role: Role.Previewed, Weight: 0 } && m.Move.Id == move.Id && at - m.At is >= 0 and < ToldFor) || IsWarnedOf(speech, move, token, length))
             {
                 continue;
             }
@@ -82,9 +82,30 @@ public static class MentionFinder
             all.Add(new Mention(move, token, length, at, at, RoleReader.Of(speech, token, length, hit.Move.IsGentle, beforeOpening: false, described: true), true, 0, hit.Like, true));
         }
 
+        all.AddRange([.. all.Where(m => m is { Weak: true, Like: not null }).SelectMany(m => Rivals(m, lexicon, heard))]);
         all = [.. all.OrderBy(m => m.At)];
         MentionStarts.SetUp(all);
         return all;
+    }
+
+    /// <summary>"Hips level, don't open out like a gate": told by an image, of what is not to be done.</summary>
+    private static bool IsWarnedOf(Speech speech, Move move, int token, int length)
+    {
+        const int rightBefore = 2;
+        var from = Math.Max(0, token - rightBefore);
+        return move.IsImage && Enumerable.Range(from, token + length - from).Any(t => speech.Tokens[t].Text is "don't" or "never" or "not");
+    }
+
+    /// <summary>What the words of a mention are nearly as like: of three told in other words two are the likest move, and most of the rest one of these.</summary>
+    private static IEnumerable<Mention> Rivals(Mention m, MoveLexicon lexicon, Hearing heard)
+    {
+        const int most = 3;
+        const double within = 8;
+        const double least = 10;
+        var place = heard.Position.Find(m.Token).Position;
+        return heard.Listened.Beside(m.Like!.Value.Move, m.Token, m.Length, most, within).Where(r => r.Score >= least)
+            .Select(r => m with { Move = MoveMeant.Here(lexicon, r.Move, place, weak: true, []), EffectiveAt = m.At, Weight = 0, Like = r, Faint = true })
+            .Where(r => r.Move.Id != m.Move.Id);
     }
 
     /// <summary>Seconds after a name in which a description belongs to it: in a timed class until its time is nearly up.</summary>
@@ -93,9 +114,10 @@ public static class MentionFinder
     /// <summary>What was heard, before anyone asks what it was said for.</summary>
     /// <param name="Raw">Names and descriptions, where they begin and how many words they have.</param>
     /// <param name="Misheard">Which of them have a word misheard.</param>
+    /// <param name="Like">Stretches that are a little like a move.</param>
     /// <param name="Places">Where the body is at each word, by what was said and by the names before.</param>
     internal sealed record Hearing(
-        List<(AliasHit Hit, int Token, int Length)> Raw, HashSet<int> Misheard, DescriptionLikeness.Heard Listened, PositionTrack Position, string[] Places, Loosening Loosening);
+        List<(AliasHit Hit, int Token, int Length)> Raw, HashSet<int> Misheard, List<(LikeMove Like, int From, int Count)> Like, DescriptionLikeness.Heard Listened, PositionTrack Position, string[] Places, Loosening Loosening);
 
     internal static List<Mention> Find(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, SaidDose dose, Hearing heard)
     {
@@ -135,9 +157,8 @@ public static class MentionFinder
                 role = RoleReader.IsWarned(speech, token) ? Role.Negated : Role.Doing;
             }
 
-            if (hit.Described && hit.Move.IsImage && Enumerable.Range(token, length).Any(t => speech.Tokens[t].Text is "don't" or "never" or "not"))
+            if (hit.Described && IsWarnedOf(speech, hit.Move, token, length))
             {
-                // "Hips level, don't open out like a gate."
                 role = Role.Negated;
             }
 
@@ -224,8 +245,9 @@ public static class MentionFinder
         var places = position.Along(raw.Where(r => NameFinder.IsClear(speech, r)).Select(r => (r.Token, r.Hit.Move)), (move, place) => place.Length > 0 && move.Elsewhere.Any(id => lexicon[id].Positions.Contains(place)));
         var listened = lexicon.Likeness.In(speech.Stems, places, m => NameFinder.AtHand(speech, m));
         NameFinder.Described(speech, lexicon, listened, places, raw);
-        NameFinder.Likened(speech, marks, loosening, listened, raw);
-        return new Hearing(raw, misheard, listened, position, places, loosening);
+        var like = NameFinder.Like(speech, marks, listened, raw);
+        NameFinder.Likened(speech, marks, loosening, listened, like, raw);
+        return new Hearing(raw, misheard, like, listened, position, places, loosening);
     }
 
     /// <summary>The role of a move that is named as if it were done: it may be offered, told for later, or the second of a pair.</summary>

@@ -9,11 +9,37 @@ public static class MentionFit
     /// <summary>A mention is right if a marked bout of its move begins within so many seconds of when it would, or is under way then.</summary>
     private const double Within = 15;
 
+    /// <summary>What is said as a move begins: from so many seconds before to so many after.</summary>
+    private const double SaidBefore = 2;
+    private const double SaidAfter = 14;
+
+    /// <summary>
+    /// In how many parts classes are read that the lexicon learned from: each is heard by a lexicon that learned from the other parts only, as a class is that nobody marked.
+    /// </summary>
+    private const int Parts = 5;
+
     /// <summary>What the traits are called, in the order an example tells them.</summary>
     public static IReadOnlyList<string> Traits => MentionTraits.Names;
 
+    /// <summary>A class that is tuned on.</summary>
+    public sealed record MarkedClass(CaptionFile Captions, GoldReading Gold);
+
     /// <summary>The mentions of one marked class, each with what its traits tell and whether it is right.</summary>
     public sealed record Examples(IReadOnlyList<(byte[] Told, bool Right)> Of);
+
+    /// <summary>What the lexicon learns from a marked class.</summary>
+    public static TaughtClass Taught(MarkedClass marked)
+    {
+        var speech = new Speech(marked.Captions.Cues);
+        return new TaughtClass(
+        [
+            .. marked.Gold.Bouts.Select(b =>
+            {
+                var (from, to) = (b.Span.Start.Value - SaidBefore, Math.Min(b.Span.Start.Value + SaidAfter, b.Span.End.Value));
+                return new TaughtBout(b.MoveId, [.. speech.Tokens.Where(t => t.At >= from && t.At < to && t.Stem.Length > 0).Select(t => t.Stem)]);
+            }),
+        ]);
+    }
 
     public static Examples Mentions(CaptionFile file, GoldReading gold, MoveLexicon lexicon)
     {
@@ -23,17 +49,43 @@ public static class MentionFit
         return new Examples([.. heard.All.Select(m => (traits.Of(m).ToArray(), IsRight(m, gold)))]);
     }
 
-    /// <summary>The mentions of one marked class as it is, and as it would have come through worse captions (<see cref="WornCaptions"/>): what the trees are grown from.</summary>
-    public static IReadOnlyList<Examples> AllMentions(CaptionFile file, GoldReading gold, MoveLexicon lexicon) =>
-        [.. WornCaptions.Of(file, gold.Title).Prepend(file).Select(f => Mentions(f, gold, lexicon))];
-
     private static bool IsRight(Mention m, GoldReading gold) =>
         gold.Bouts.Any(b => b.MoveId == m.Move.Id && (Math.Abs(b.Span.Start.Value - m.EffectiveAt) <= Within || (b.Span.Start.Value <= m.EffectiveAt && b.Span.End.Value > m.EffectiveAt)));
 
-    /// <param name="classes">For each class its mentions, as it is and as it would have come otherwise.</param>
-    public static BoostedTrees Fit(IReadOnlyList<IReadOnlyList<Examples>> classes)
+    /// <summary>Which part a class is in; scattered, so that those written together are not together (Knuth's multiplicative hash).</summary>
+    private static int PartOf(int index) => (int)(((uint)(index + 1) * 2654435761u >> 16) % Parts);
+
+    /// <summary>A lexicon for each part, that learned from the classes of the others.</summary>
+    private static List<MoveLexicon> LexiconsOfOthers(IReadOnlyList<MarkedClass> classes, MoveLexicon lexicon)
     {
-        var examples = classes.SelectMany((c, n) => c.SelectMany(e => e.Of).Select(e => (e.Told, e.Right, Class: n))).ToList();
+        var taught = classes.Select(Taught).ToList();
+        return [.. Enumerable.Range(0, Parts).Select(part => lexicon.Taught([.. taught.Where((_, i) => PartOf(i) != part)]))];
+    }
+
+    /// <summary>The mentions of each class as it is and as it would have come through worse captions (<see cref="WornCaptions"/>): what the trees are grown from.</summary>
+    public static IReadOnlyList<Examples> AllMentions(IReadOnlyList<MarkedClass> classes, MoveLexicon lexicon) => AllMentions(classes, LexiconsOfOthers(classes, lexicon));
+
+    private static List<Examples> AllMentions(IReadOnlyList<MarkedClass> classes, List<MoveLexicon> lexicons) =>
+    [
+        .. classes.Select((c, i) => (c.Captions, c.Gold, Lexicon: lexicons[PartOf(i)])).AsParallel().AsOrdered()
+            .Select(c => new Examples([.. WornCaptions.Of(c.Captions, c.Gold.Title).Prepend(c.Captions).SelectMany(f => Mentions(f, c.Gold, c.Lexicon).Of)])),
+    ];
+
+    /// <param name="classes">For each class its mentions.</param>
+    public static BoostedTrees Fit(IReadOnlyList<Examples> classes) => Fit(classes, _ => true);
+
+    private static BoostedTrees Fit(IReadOnlyList<Examples> classes, Func<int, bool> takes)
+    {
+        var examples = classes.SelectMany((c, i) => takes(i) ? c.Of.Select(e => (e.Told, e.Right, Class: i)) : []).ToList();
         return BoostedTrees.Fit([.. examples.Select(e => e.Told)], [.. examples.Select(e => e.Right)], [.. examples.Select(e => e.Class)]);
+    }
+
+    /// <summary>For each class a reading that learned from the others only, so that it reads the class as it would one that nobody marked.</summary>
+    public static IReadOnlyList<CaptionReading> ReadInTurn(IReadOnlyList<MarkedClass> classes, MoveLexicon lexicon)
+    {
+        var lexicons = LexiconsOfOthers(classes, lexicon);
+        var examples = AllMentions(classes, lexicons);
+        var readings = lexicons.Select((others, part) => new CaptionReading(others, Fit(examples, i => PartOf(i) != part))).ToList();
+        return [.. classes.Select((_, i) => readings[PartOf(i)])];
     }
 }

@@ -76,6 +76,9 @@ public enum Trait
     /// <summary>Numbers said right after it.</summary>
     Numbers,
 
+    /// <summary>How many words in it, or right before it, say what is not to be.</summary>
+    Negations,
+
     /// <summary>Whether its move is done where the body is said to be.</summary>
     FitsSaid,
 
@@ -163,10 +166,19 @@ public enum Trait
     /// <summary>Share of the names nearby that work its muscles.</summary>
     MuscleNear,
 
+    /// <summary>How much likelier it is in a class with the moves that are named or clearly told, as a logarithm in tenths.</summary>
+    Company,
+
+    /// <summary>How much likelier it is right after the one named or clearly told before it, likewise.</summary>
+    Follows,
+
+    /// <summary>How much likelier the one named or clearly told after it is right after it, likewise.</summary>
+    LeadsTo,
+
     /// <summary>Likeness; see <see cref="LikeMove.Score"/>.</summary>
     Like,
 
-    /// <summary>Lead of the likeness, in quarters.</summary>
+    /// <summary>Lead of the likeness, in quarters from below 0 on.</summary>
     LikeLead,
 
     /// <summary>Words that speak for the likeness.</summary>
@@ -197,6 +209,9 @@ internal sealed class MentionTraits
     /// <summary>What a trait tells that cannot be asked of a mention.</summary>
     private const byte NotTold = byte.MaxValue;
 
+    private static readonly HashSet<string> Negation =
+        ["don't", "dont", "not", "no", "never", "without", "isn't", "aren't", "won't", "can't", "doesn't", "didn't", "shouldn't", "wouldn't", "avoid", "rather", "instead"];
+
     private static readonly string[] Patterns = [.. Vocabulary.Patterns.Order(StringComparer.Ordinal)];
     private static readonly string[] Activities = [.. MoveLexicon.Default.Moves.Select(m => m.Activity.Id).Distinct().Order(StringComparer.Ordinal)];
 
@@ -221,6 +236,12 @@ internal sealed class MentionTraits
     private readonly List<Mention> _all;
     private readonly List<Mention> _clear;
     private readonly List<Mention> _byEffect;
+
+    /// <summary>Those that are named, and those clearly told; and how well each move goes with them.</summary>
+    private readonly List<Mention> _done;
+    private readonly string[] _doneMoves;
+    private readonly Dictionary<string, double> _together = [];
+    private readonly MoveCompany _company;
     private readonly List<Mention> _faint;
     private readonly Dictionary<string, List<Mention>> _of;
     private readonly List<double> _starts;
@@ -238,6 +259,9 @@ internal sealed class MentionTraits
         (_listened, _position, _places) = (heard.Hearing.Listened, heard.Hearing.Position, heard.Hearing.Places);
         (_speech, _timed, _end, _marks, _all) = (speech, dose.Timed, speech.End.Value, marks, mentions);
         _clear = mentions.FindAll(m => !m.Weak && m.Weight > Clear);
+        _company = heard.Company;
+        _done = mentions.FindAll(m => (!m.Weak && m.Weight > Clear) || IsClearlyTold(m));
+        _doneMoves = [.. _done.Select(m => m.Move.Id).Distinct()];
         _byEffect = [.. mentions.Where(m => m.Weight > Heard).OrderBy(m => m.EffectiveAt)];
         _faint = mentions.FindAll(m => m.Faint);
         _of = mentions.GroupBy(m => m.Move.Id).ToDictionary(g => g.Key, g => g.ToList());
@@ -274,6 +298,7 @@ internal sealed class MentionTraits
         OfUnderWay(m, before);
         OfSame(m);
         OfNearby(m);
+        OfCompany(m);
         if (m.Like is { } like)
         {
             OfLikeness(m, like);
@@ -334,6 +359,16 @@ internal sealed class MentionTraits
         }
 
         Tell(Trait.Numbers, numbers);
+
+        // "Your top arm shouldn't be swinging about", "don't twist": how not to do what is under way.
+        const int rightBefore = 2;
+        var negations = 0;
+        for (var t = Math.Max(0, m.Token - rightBefore); t < Math.Min(tokens.Count, after); t++)
+        {
+            negations += Bit(Negation.Contains(tokens[t].Text));
+        }
+
+        Tell(Trait.Negations, negations);
     }
 
     private void OfPlace(Mention m)
@@ -418,7 +453,7 @@ internal sealed class MentionTraits
     }
 
     /// <summary>A likeness, which may be below 0, in twos.</summary>
-    private static int Twos(double likeness) => Math.Clamp((int)Math.Floor(likeness / 2) + 60, 0, 120);
+    private static int Twos(double likeness) => Math.Clamp((int)Math.Floor(likeness / 2) + Middle, 0, 2 * Middle);
 
     /// <summary>What words say at best for another move that is clearly named not long before or after.</summary>
     private double? BestNamed(Mention m, int from, int to)
@@ -508,6 +543,55 @@ internal sealed class MentionTraits
         TellShare(Trait.MuscleNear, muscle, nearby);
     }
 
+    /// <summary>True for a description that is far more like its move than like any other.</summary>
+    private static bool IsClearlyTold(Mention m)
+    {
+        const double score = 25;
+        const double lead = 3;
+        return m is { Like: { Score: >= score, Lead: >= lead }, Role: Role.Doing or Role.Announced };
+    }
+
+    private void OfCompany(Mention m)
+    {
+        // What is said in the same breath is another name for it, or a part of it.
+        const double breath = 3;
+        var id = m.Move.Id;
+        if (!_together.TryGetValue(id, out var together))
+        {
+            _together[id] = together = _company.Together(id, _doneMoves);
+        }
+
+        Tell(Trait.Company, Tenths(together));
+        if (Other(Clocked.From(_done, m.At - breath) - 1, -1) is { } before)
+        {
+            Tell(Trait.Follows, Tenths(_company.After(before.Move.Id, id)));
+        }
+
+        if (Other(Clocked.From(_done, Math.BitIncrement(m.At + breath)), 1) is { } after)
+        {
+            Tell(Trait.LeadsTo, Tenths(_company.After(id, after.Move.Id)));
+        }
+
+        Mention? Other(int from, int way)
+        {
+            for (var i = from; i >= 0 && i < _done.Count; i += way)
+            {
+                if (_done[i].Move.Id != id && (_done[i].Weight >= Surely || _done[i].Like is not null))
+                {
+                    return _done[i];
+                }
+            }
+
+            return null;
+        }
+    }
+
+    /// <summary>What nothing speaks for or against, where a trait may be below 0.</summary>
+    private const int Middle = 60;
+
+    /// <summary>A logarithm in tenths.</summary>
+    private static int Tenths(double logarithm) => (int)(10 * logarithm);
+
     /// <summary>A share, in twentieths; nothing where there is nothing to have a share in.</summary>
     private void TellShare(Trait trait, int of, int all)
     {
@@ -520,7 +604,7 @@ internal sealed class MentionTraits
     private void OfLikeness(Mention m, LikeMove like)
     {
         Tell(Trait.Like, (int)like.Score);
-        Tell(Trait.LikeLead, (int)(4 * like.Lead));
+        Tell(Trait.LikeLead, Middle + (int)(4 * like.Lead));
         Tell(Trait.LikeWords, like.Words);
         TellShare(Trait.LikeDense, like.Words, Math.Max(1, m.Length));
         if (!m.Faint)

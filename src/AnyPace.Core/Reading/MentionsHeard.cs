@@ -5,7 +5,8 @@ namespace AnyPace.Core.Reading;
 /// <summary>All that is heard of moves before it is judged: a reading judges it, and <see cref="MentionFit"/> counts how often it is right.</summary>
 /// <param name="Mentions">What is named or described.</param>
 /// <param name="All">With what speech is only a little like, in the order it is said.</param>
-internal sealed record MentionsHeard(IReadOnlyList<Mark> Marks, SaidDose Dose, MentionFinder.Hearing Hearing, List<Mention> Mentions, List<Mention> All)
+/// <param name="Company">Which moves the lexicon knows to be done together.</param>
+internal sealed record MentionsHeard(IReadOnlyList<Mark> Marks, SaidDose Dose, MentionFinder.Hearing Hearing, List<Mention> Mentions, List<Mention> All, MoveCompany Company)
 {
     public static MentionsHeard In(Speech speech, MoveLexicon lexicon)
     {
@@ -13,6 +14,6 @@ internal sealed record MentionsHeard(IReadOnlyList<Mark> Marks, SaidDose Dose, M
         var dose = DoseReader.Read(speech);
         var hearing = MentionFinder.Hear(speech, lexicon, marks);
         var mentions = MentionFinder.Find(speech, lexicon, marks, dose, hearing);
-        return new MentionsHeard(marks, dose, hearing, mentions, MentionFinder.WithFaint(speech, lexicon, marks, hearing, mentions));
+        return new MentionsHeard(marks, dose, hearing, mentions, MentionFinder.WithFaint(speech, lexicon, hearing, mentions), lexicon.Company);
     }
 }

@@ -22,7 +22,7 @@ internal static class NameFinder
     }
 
     /// <summary>A stretch of speech has to be this much like a move, and this much more than like any other, to be taken for its description; see <see cref="LikeMove"/>.</summary>
-    private const double LikeEnough = 28;
+    private const double LikeEnough = 34;
 
     /// <summary>Who talks more than so many words a minute says more that is like a move by chance; at twice as many the stretch has to be this much more like it.</summary>
     private const double FewWordsAMinute = 40;
@@ -45,7 +45,7 @@ internal static class NameFinder
     private const double Likest = 0.5;
 
     /// <summary>Where a warm-up or stretches were called most of what is said tells what to do: less likeness will do for an easy move, if it is far ahead of all others.</summary>
-    private const double EasyLike = 18;
+    private const double EasyLike = 22;
     private const double EasyLead = 6;
 
     /// <summary>Moves of a warm-up or a cool-down have fewer MET than this as a rule.</summary>
@@ -190,8 +190,8 @@ internal static class NameFinder
             var within = taken.AsSpan(hit.Start, hit.Length).Contains(true) ? raw.FindAll(r => r.Token < end && r.Token + r.Length > hit.Start) : [];
             bool Yields((AliasHit Hit, int Token, int Length) r) => MayBeNoName(speech, r)
                 ? hit.Names || (r.Hit.Words < hit.Words.Length && !(r.Hit.Move.Id == hit.Move.Id && r.Length == 1 && IsSeveral(speech.Tokens[r.Token])))
-                : hit.Names && r.Hit.Move.Id != hit.Move.Id && !RoleReader.IsCalled(speech, r.Token) && r.Hit.Words < hit.Words.Length && MayNarrow(lexicon, r.Hit, hit.Move) && Enumerable.Range(r.Token, r.Length).Any(t => hit.Words.Contains(t));
-            if (within.TrueForAll(Yields) && (hit.Names ? within.Exists(r => !RoleReader.IsVerb(speech, r.Token, r.Length)) : !Outdone(speech, heard, hit, inPlace ? FarLess : LessLike)))
+                : hit.Names && r.Hit.Move.Id != hit.Move.Id && !RoleReader.IsCalled(speech, r.Token) && r.Hit.Words < hit.Words.Length && MayNarrow(lexicon, r.Hit, hit.Move) && IsIn(hit, r);
+            if (within.TrueForAll(Yields) && (hit.Names ? within.Exists(r => !RoleReader.IsVerb(speech, r.Token, r.Length) && IsIn(hit, r)) : !Outdone(speech, heard, hit, inPlace ? FarLess : LessLike)))
             {
                 raw.RemoveAll(within.Contains);
                 raw.Add((new AliasHit(hit.Move, !hit.Names, hit.Words.Length, Described: !hit.Names), hit.Start, hit.Length));
@@ -201,6 +201,9 @@ internal static class NameFinder
 
         raw.Sort((a, b) => a.Token.CompareTo(b.Token));
     }
+
+    /// <summary>True where a word of the name is one of the description: "feet wide, hands up, like a good morning, push your hips back" names no push-up.</summary>
+    private static bool IsIn(DescribedHit hit, (AliasHit Hit, int Token, int Length) name) => Enumerable.Range(name.Token, name.Length).Any(t => hit.Words.Contains(t));
 
     /// <summary>"Hands behind your head, elbows wide, curl your shoulders up" holds all ideas of a triceps stretch, but is far more like a crunch.</summary>
     private static bool Outdone(Speech speech, DescriptionLikeness.Heard heard, DescribedHit hit, double less)
@@ -272,9 +275,19 @@ internal static class NameFinder
         return to;
     }
 
+    /// <summary>
+    /// Stretches of speech that are at least a little like a move, at several lengths each. None goes over a clear name, but everyday words that may be one
+    /// ("crunch it", "pull down") are a part of what is said of another.
+    /// </summary>
+    internal static List<(LikeMove Like, int From, int Count)> Like(Speech speech, IReadOnlyList<Mark> marks, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> raw)
+    {
+        const double little = 14;
+        return Stretches(speech, marks, heard, raw.FindAll(r => IsClear(speech, r)), (at, count) => heard.UpTo(at + count, FewWords, little));
+    }
+
     /// <summary>Adds moves to which stretches of speech without a name or a description are most like, where one is clearly the likest.</summary>
     internal static void Likened(
-        Speech speech, IReadOnlyList<Mark> marks, Loosening loosening, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> raw)
+        Speech speech, IReadOnlyList<Mark> marks, Loosening loosening, DescriptionLikeness.Heard heard, List<(LikeMove Like, int From, int Count)> stretches, List<(AliasHit Hit, int Token, int Length)> raw)
     {
         const int shortest = 5;
 
@@ -283,20 +296,19 @@ internal static class NameFinder
         var clear = raw.FindAll(r => IsClear(speech, r));
         var enough = LikeEnough + (MoreForTalk * Math.Clamp((speech.WordsAMinute / FewWordsAMinute) - 1, 0, 1));
         var awaited = Awaited(marks, [.. clear.Select(r => speech.At(r.Token))]);
-        var found = Stretches(speech, marks, heard, clear, FewWords, shortest, (at, count) =>
+
+        bool IsLikest((LikeMove Like, int From, int Count) stretch)
         {
             // Where a start waits for its move, less has to be said for one.
-            var (loosens, waits) = (loosening.Covers(speech.At(at)), Waits(awaited, speech.At(at), speech.At(at + count - 1)));
-            var (fewest, words) = waits || loosens ? (FewWords, FewWords) : (shortest, ClearWords);
-            return count >= fewest && heard.UpTo(at + count, words, loosens ? EasyLike : enough) is { } like
-                && (IsLikest(like, count, waits) || (loosens && IsEasy(like.Move) && like.Lead >= EasyLead)) ? like : null;
-        });
-
-        bool IsLikest(LikeMove like, int count, bool waits) =>
-            like.Score >= enough && (waits || (count >= shortest && like.Words >= ClearWords)) && like.Lead >= (waits ? Likest : like.Words >= WordsEnough ? ClearlyLikest : FarLikest);
+            var (like, from, count) = stretch;
+            var (loosens, waits) = (loosening.Covers(speech.At(from)), Waits(awaited, speech.At(from), speech.At(from + count - 1)));
+            return (waits || loosens || (count >= shortest && like.Words >= ClearWords))
+                && ((like.Score >= enough && (waits || (count >= shortest && like.Words >= ClearWords)) && like.Lead >= (waits ? Likest : like.Words >= WordsEnough ? ClearlyLikest : FarLikest))
+                    || (loosens && like.Score >= EasyLike && IsEasy(like.Move) && like.Lead >= EasyLead));
+        }
 
         // Stretches hold nothing that is clear already.
-        foreach (var (like, from, count) in LikestOf(speech, found, describedApart))
+        foreach (var (like, from, count) in LikestOf(speech, stretches.FindAll(IsLikest), describedApart))
         {
             raw.RemoveAll(r => r.Token >= from && r.Token + r.Length <= from + count);
             raw.Add(Told(heard, like, from, count));
@@ -305,23 +317,26 @@ internal static class NameFinder
         raw.Sort((a, b) => a.Token.CompareTo(b.Token));
     }
 
-    /// <summary>Moves to which stretches of speech are a little like, beside all that was found: whether they are done is for <see cref="MentionJudge"/> to say.</summary>
+    /// <summary>Moves that stretches of speech are a little like, beside all that was found: whether they are done is for <see cref="MentionJudge"/> to say.</summary>
     internal static List<(AliasHit Hit, int Token, int Length)> Faint(
-        Speech speech, IReadOnlyList<Mark> marks, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> raw)
+        Speech speech, DescriptionLikeness.Heard heard, List<(LikeMove Like, int From, int Count)> stretches, List<(AliasHit Hit, int Token, int Length)> raw)
     {
-        const double little = 16;
         const double apart = 6;
-        var found = Stretches(speech, marks, heard, raw, FewWords, FewWords, (at, count) => heard.UpTo(at + count, FewWords, little));
-        return [.. LikestOf(speech, found, apart).Select(f => Told(heard, f.Like, f.From, f.Count)).OrderBy(f => f.Token)];
+        var clear = new bool[speech.Tokens.Count];
+        foreach (var (_, token, length) in raw.Where(r => IsClear(speech, r)))
+        {
+            Array.Fill(clear, true, token, length);
+        }
+
+        var open = stretches.FindAll(s => !clear.AsSpan(s.From, s.Count).Contains(true));
+        return [.. LikestOf(speech, open, apart).Select(f => Told(heard, f.Like, f.From, f.Count)).OrderBy(f => f.Token)];
     }
 
     /// <summary>Asks of stretches of speech, at several lengths each, which move they are like. None goes over a name, a start or a stop, how something is done, or a silence.</summary>
     /// <param name="taken">Names that are known already.</param>
-    /// <param name="fewest">How many words a stretch has at least.</param>
-    /// <param name="shortest">How many words it keeps, however slowly they are said.</param>
     /// <param name="likeness">The move that so many words from one on are like, or null.</param>
     private static List<(LikeMove Like, int From, int Count)> Stretches(
-        Speech speech, IReadOnlyList<Mark> marks, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> taken, int fewest, int shortest, Func<int, int, LikeMove?> likeness)
+        Speech speech, IReadOnlyList<Mark> marks, DescriptionLikeness.Heard heard, List<(AliasHit Hit, int Token, int Length)> taken, Func<int, int, LikeMove?> likeness)
     {
         const int step = 3;
         var gap = DescriptionGap(speech);
@@ -351,7 +366,7 @@ internal static class NameFinder
             }
 
             var known = 0;
-            for (var at = from; at + fewest <= to; at++)
+            for (var at = from; at + FewWords <= to; at++)
             {
                 // A description begins with a word that says something; every third is begun with.
                 if (!heard.IsKnown(at) || known++ % step != 0)
@@ -362,8 +377,8 @@ internal static class NameFinder
                 heard.Begin(at);
                 foreach (var longest in Longest)
                 {
-                    var count = InOneGo(speech, at, Math.Min(at + longest, to), at + shortest) - at;
-                    if (count >= fewest && likeness(at, count) is { } like)
+                    var count = InOneGo(speech, at, Math.Min(at + longest, to), at + FewWords) - at;
+                    if (count >= FewWords && likeness(at, count) is { } like)
                     {
                         found.Add((like, at, count));
                     }

@@ -36,7 +36,7 @@ public sealed class DescribedTests
 
     [Fact]
     public void The_other_hand_that_stays_is_no_change_of_sides() =>
-        Assert.Single(Bouts("[0:00] hello let's get started", "[0:10] uppercuts off we go", "[0:40] the other hand stays home and guards your face", "[1:00] keep going"));
+        Assert.Single(Bouts("[0:00] hello let's get started", "[0:10] uppercuts off we go", "[0:40] the other hand stays home and guards your face", "[1:00] keep going"), b => b.MoveId == "uppercut");
 
     [Fact]
     public void What_is_described_may_be_pulsed_as_well() =>
