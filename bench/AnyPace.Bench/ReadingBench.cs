@@ -48,8 +48,7 @@ internal static class ReadingBench
         var shipped = new CaptionReading(lexicon);
         var plain = new KeywordReader(lexicon);
         var recordings = MarkedRecording.Load(folders);
-        var learnedFrom = recordings.FindAll(r => inTurn && !r.Gold.KeptAside);
-        var readers = learnedFrom.Zip(MentionFit.ReadInTurn(learnedFrom.ConvertAll(r => new MentionFit.MarkedClass(r.Captions, r.Gold)), lexicon)).ToDictionary(r => r.First, r => r.Second);
+        var readers = inTurn ? ReadInTurn(recordings.FindAll(r => !r.Gold.KeptAside), lexicon) : [];
         var scores = recordings
             .Select(r => (
                 r.Name,
@@ -86,6 +85,10 @@ internal static class ReadingBench
 
         return 0;
     }
+
+    /// <summary>For each recording a reading that learned from the others.</summary>
+    private static Dictionary<MarkedRecording, CaptionReading> ReadInTurn(List<MarkedRecording> recordings, MoveLexicon lexicon) =>
+        recordings.Zip(MentionFit.ReadInTurn(recordings.ConvertAll(r => new MentionFit.MarkedClass(r.Captions, r.Gold)), lexicon)).ToDictionary(r => r.First, r => r.Second);
 
     private static List<(string Name, string Value)> Figures(List<ReadingScore> scores)
     {

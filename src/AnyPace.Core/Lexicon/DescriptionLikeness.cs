@@ -85,12 +85,11 @@ public sealed class DescriptionLikeness
     public static DescriptionLikeness Build(IEnumerable<Move> all, IReadOnlyList<string> talk, IReadOnlyList<TaughtClass> taught)
     {
         var moves = all.Where(m => m.Parts.IsEmpty).ToArray();
-        var begun = taught.SelectMany(c => c.Bouts).Where(b => b.Words.Length >= TaughtLeast).ToList();
         // Numbers count anything.
         var known = moves.SelectMany(m => m.Descriptions.SelectMany(Ideas).Concat(m.Aliases.Prepend(m.Name).Concat(m.Spoken).SelectMany(Stems))).Concat(talk.SelectMany(Stems))
             .Where(w => !char.IsAsciiDigit(w[0]) && !Empty.Contains(w)).Distinct().Index().ToDictionary(w => w.Item, w => w.Index);
-        var begins = begun.ToLookup(b => b.MoveId, b => b.Words);
-        var words = moves.Select(m => Words(m, begins[m.Id], known)).ToArray();
+        var begun = taught.SelectMany(c => c.Bouts).Where(b => b.Words.Length >= TaughtLeast).ToLookup(b => b.MoveId, b => b.Words);
+        var words = moves.Select(m => Words(m, begun[m.Id], known)).ToArray();
         var said = new Dictionary<Said, List<(int Move, double Count)>>();
         foreach (var (i, of) in words.Index())
         {

@@ -475,13 +475,22 @@ internal sealed class MentionTraits
     /// <summary>The last or next clear name of another move.</summary>
     private Mention? Neighbour(Mention m, int way)
     {
-        var i = way < 0 ? Clocked.From(_clear, m.At) - 1 : Clocked.From(_clear, Math.BitIncrement(m.At));
-        while (i >= 0 && i < _clear.Count && (_clear[i].Move.Id == m.Move.Id || _clear[i].Weight <= Surely))
+        var from = way < 0 ? Clocked.From(_clear, m.At) - 1 : Clocked.From(_clear, Math.BitIncrement(m.At));
+        return OfAnother(m, _clear, from, way, static o => o.Weight > Surely);
+    }
+
+    /// <summary>From one of some mentions on, or back, the first that is of another move than this and counts.</summary>
+    private static Mention? OfAnother(Mention m, List<Mention> mentions, int from, int way, Func<Mention, bool> counts)
+    {
+        for (var i = from; i >= 0 && i < mentions.Count; i += way)
         {
-            i += way;
+            if (mentions[i].Move.Id != m.Move.Id && counts(mentions[i]))
+            {
+                return mentions[i];
+            }
         }
 
-        return i >= 0 && i < _clear.Count ? _clear[i] : null;
+        return null;
     }
 
     private void OfSame(Mention m)
@@ -562,28 +571,17 @@ internal sealed class MentionTraits
         }
 
         Tell(Trait.Company, Tenths(together));
-        if (Other(Clocked.From(_done, m.At - breath) - 1, -1) is { } before)
+        if (OfAnother(m, _done, Clocked.From(_done, m.At - breath) - 1, -1, IsSure) is { } before)
         {
             Tell(Trait.Follows, Tenths(_company.After(before.Move.Id, id)));
         }
 
-        if (Other(Clocked.From(_done, Math.BitIncrement(m.At + breath)), 1) is { } after)
+        if (OfAnother(m, _done, Clocked.From(_done, Math.BitIncrement(m.At + breath)), 1, IsSure) is { } after)
         {
             Tell(Trait.LeadsTo, Tenths(_company.After(id, after.Move.Id)));
         }
 
-        Mention? Other(int from, int way)
-        {
-            for (var i = from; i >= 0 && i < _done.Count; i += way)
-            {
-                if (_done[i].Move.Id != id && (_done[i].Weight >= Surely || _done[i].Like is not null))
-                {
-                    return _done[i];
-                }
-            }
-
-            return null;
-        }
+        static bool IsSure(Mention other) => other.Weight >= Surely || other.Like is not null;
     }
 
     /// <summary>What nothing speaks for or against, where a trait may be below 0.</summary>

@@ -302,9 +302,8 @@ internal static class NameFinder
             // Where a start waits for its move, less has to be said for one.
             var (like, from, count) = stretch;
             var (loosens, waits) = (loosening.Covers(speech.At(from)), Waits(awaited, speech.At(from), speech.At(from + count - 1)));
-            return (waits || loosens || (count >= shortest && like.Words >= ClearWords))
-                && ((like.Score >= enough && (waits || (count >= shortest && like.Words >= ClearWords)) && like.Lead >= (waits ? Likest : like.Words >= WordsEnough ? ClearlyLikest : FarLikest))
-                    || (loosens && like.Score >= EasyLike && IsEasy(like.Move) && like.Lead >= EasyLead));
+            return (like.Score >= enough && (waits || (count >= shortest && like.Words >= ClearWords)) && like.Lead >= (waits ? Likest : like.Words >= WordsEnough ? ClearlyLikest : FarLikest))
+                || (loosens && like.Score >= EasyLike && IsEasy(like.Move) && like.Lead >= EasyLead);
         }
 
         // Stretches hold nothing that is clear already.
