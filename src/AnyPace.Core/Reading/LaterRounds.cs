@@ -211,7 +211,7 @@ internal static class LaterRounds
             var next = i + 1 < places.Count ? places[i + 1][0].Span.Start.Value : last;
             var free = places[i].Max(b => b.Span.End.Value);
             var due = places[i][0].Span.Start.Value + Beat(dose);
-            for (var after = 1; free < due + Near && next >= due + least && known(places, i, after, due) is { } found; after++)
+            for (var after = 1; free < due + Near && next >= Math.Max(free, due) + least && known(places, i, after, due) is { } found; after++)
             {
                 var from = Math.Max(free, found.Start);
                 free = Math.Min(next, from + work);
