@@ -76,7 +76,7 @@ public sealed class DescriptionLikeness
     /// <summary>What a word says.</summary>
     /// <param name="Weight">What it counts, a word or two.</param>
     /// <param name="NoTalk">How much less likely it is in talk than in everything.</param>
-    /// <param name="Moves">The moves it is said of, and how much likelier that makes each.</param>
+    /// <param name="Moves">The moves it is said of, in the order of their numbers, and how much likelier that makes each.</param>
     private sealed record Evidence(double Weight, double NoTalk, (int Move, float Weight)[] Moves);
 
     /// <param name="all">The moves, of which combined ones are left out.</param>
@@ -319,7 +319,18 @@ public sealed class DescriptionLikeness
         }
 
         /// <summary>What one word says for a move, 0 where it is not said of it.</summary>
-        private double WeightOf(int token, int move) => Array.Find(_single[token].Says.Moves, m => m.Move == move).Weight;
+        private double WeightOf(int token, int move)
+        {
+            var says = _single[token].Says.Moves;
+            var (low, high) = (0, says.Length);
+            while (low < high)
+            {
+                var middle = (low + high) / 2;
+                (low, high) = says[middle].Move < move ? (middle + 1, high) : (low, middle);
+            }
+
+            return low < says.Length && says[low].Move == move ? says[low].Weight : 0;
+        }
 
         /// <summary>True where a word is said of a move.</summary>
         public bool Says(int token, Move move) => Array.Exists(_single[token].Says.Moves, m => _of._moves[m.Move].Id == move.Id);

@@ -83,22 +83,30 @@ public sealed class BoostedTrees
 
     /// <summary>How likely it is, 0..1.</summary>
     /// <param name="told">A value for each column.</param>
-    public double Likelihood(ReadOnlySpan<byte> told)
+    public double Likelihood(byte[] told) => Likelihoods([told])[0];
+
+    /// <summary>How likely each of some is, 0..1. All are asked by one tree before the next, since the questions of a tree are soon at hand, those of all trees are not.</summary>
+    /// <param name="told">For each a value for each column.</param>
+    public double[] Likelihoods(IReadOnlyList<byte[]> told)
     {
-        var sum = 0.0;
+        var sums = new double[told.Count];
         for (var (root, leaves) = (0, 0); root < _questions.Length; (root, leaves) = (root + Branches, leaves + Branches + 1))
         {
             var tree = _questions.AsSpan(root, Branches);
-            var at = 0;
-            while (at < Branches)
+            for (var i = 0; i < sums.Length; i++)
             {
-                at = (2 * at) + (told[tree[at].Column] <= tree[at].Cut ? 1 : 2);
-            }
+                var of = told[i];
+                var at = 0;
+                while (at < Branches)
+                {
+                    at = (2 * at) + 1 + (of[tree[at].Column] > tree[at].Cut ? 1 : 0);
+                }
 
-            sum += _leaves[leaves + at - Branches];
+                sums[i] += _leaves[leaves + at - Branches];
+            }
         }
 
-        return LogisticFit.Share(sum);
+        return Array.ConvertAll(sums, LogisticFit.Share);
     }
 
     /// <summary>The columns that are asked for.</summary>

@@ -18,6 +18,14 @@ internal sealed class MentionJudge(BoostedTrees trees)
     public List<Mention> Judge(Speech speech, MentionsHeard heard)
     {
         var traits = new MentionTraits(speech, heard);
-        return [.. heard.All.Select(m => m.Weight > 0 || m.Faint ? m with { Weight = Surely * trees.Likelihood(traits.Of(m)) } : m)];
+        List<Mention> judged = [.. heard.All];
+        var asked = judged.Index().Where(m => m.Item.Weight > 0 || m.Item.Faint).Select(m => m.Index).ToList();
+        var likelihoods = trees.Likelihoods(asked.ConvertAll(i => traits.Of(judged[i]).ToArray()));
+        foreach (var (i, likelihood) in asked.Zip(likelihoods))
+        {
+            judged[i] = judged[i] with { Weight = Surely * likelihood };
+        }
+
+        return judged;
     }
 }

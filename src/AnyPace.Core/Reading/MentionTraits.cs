@@ -235,6 +235,7 @@ internal sealed class MentionTraits
     private readonly IReadOnlyList<Mark> _marks;
     private readonly List<Mention> _all;
     private readonly List<Mention> _clear;
+    private readonly Body[] _body;
     private readonly List<Mention> _byEffect;
 
     /// <summary>Those that are named, and those clearly told; and how well each move goes with them.</summary>
@@ -259,6 +260,7 @@ internal sealed class MentionTraits
         (_listened, _position, _places) = (heard.Hearing.Listened, heard.Hearing.Position, heard.Hearing.Places);
         (_speech, _timed, _end, _marks, _all) = (speech, dose.Timed, speech.End.Value, marks, mentions);
         _clear = mentions.FindAll(m => !m.Weak && m.Weight > Clear);
+        _body = [.. _clear.Select(m => Body.Of(m.Move))];
         _company = heard.Company;
         _done = mentions.FindAll(m => (!m.Weak && m.Weight > Clear) || IsClearlyTold(m));
         _doneMoves = [.. _done.Select(m => m.Move.Id).Distinct()];
@@ -524,9 +526,27 @@ internal sealed class MentionTraits
         Tell(Trait.NotDone, notDone);
     }
 
+    /// <summary>Where a move is done and what it works, a bit each, so that two are soon held against each other.</summary>
+    private readonly record struct Body(int Positions, int Muscles)
+    {
+        public static Body Of(Move move) => new(Bits(move.Positions, Vocabulary.Positions), Bits(move.Prime, Vocabulary.Muscles));
+
+        private static int Bits(ImmutableArray<string> some, ImmutableArray<string> all)
+        {
+            var bits = 0;
+            foreach (var one in some)
+            {
+                bits |= 1 << all.IndexOf(one);
+            }
+
+            return bits;
+        }
+    }
+
     private void OfNearby(Mention m)
     {
         var (around, gentle, stretch, nearby, place, muscle) = (0, 0, 0, 0, 0, 0);
+        var own = Body.Of(m.Move);
         for (var i = Clocked.From(_clear, m.At - Around); i < _clear.Count && _clear[i].At <= m.At + Around; i++)
         {
             var other = _clear[i];
@@ -541,8 +561,8 @@ internal sealed class MentionTraits
             if (Math.Abs(other.At - m.At) <= Nearby)
             {
                 nearby++;
-                place += Bit(other.Move.Positions.Any(p => m.Move.Positions.Contains(p)));
-                muscle += Bit(other.Move.Prime.Any(p => m.Move.Prime.Contains(p)));
+                place += Bit((_body[i].Positions & own.Positions) != 0);
+                muscle += Bit((_body[i].Muscles & own.Muscles) != 0);
             }
         }
 
