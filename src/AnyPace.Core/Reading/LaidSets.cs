@@ -55,8 +55,7 @@ internal static class LaidSets
         }
 
         // What was read before a place ends where that begins, and a place where the next that was read begins.
-        var all = bouts.Where(b => !wrong.Contains(b)).Concat(added).OrderBy(b => b.Span.Start).ToList();
-        return [.. all.Select((b, i) => i + 1 < all.Count && all[i + 1].Span.Start < b.Span.End ? b with { Span = new Span(b.Span.Start, all[i + 1].Span.Start) } : b).Where(b => b.Span.Length.Value > 0)];
+        return LaterRounds.OneByOne(bouts.Where(b => !wrong.Contains(b)).Concat(added));
     }
 
     /// <summary>The places of one move: the first, which was read, when each begins, and what was read there.</summary>

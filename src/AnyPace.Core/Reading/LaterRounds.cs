@@ -65,7 +65,7 @@ internal static class LaterRounds
                 .Select((at, i) => (At: at, Move: before[Math.Min(i, before.Count - 1)]))
                 .Where(s => !read.Exists(b => b.Span.Start.Value < s.At + work - Near && b.Span.End.Value > s.At + Near))
                 .Select((s, i) => new Bout($"{s.Move.Id}r{round.At:0}-{i}", s.Move.MoveId, Span.Of(Math.Round(s.At, 1), Math.Round(s.At + work, 1)), s.Move.Side, s.Move.Reps, Confidence, s.Move.Evidence));
-            bouts = [.. bouts.Concat(added).OrderBy(b => b.Span.Start)];
+            bouts = OneByOne(bouts.Concat(added));
         }
 
         return bouts;
@@ -336,6 +336,13 @@ internal static class LaterRounds
             Span = Span.Of(Math.Round(Here(b.Span.Start), 1), Math.Round(Math.Min(until, Here(b.Span.End)), 1)),
             Confidence = confidence,
         });
+    }
+
+    /// <summary>The bouts in time order, each ended where the next begins; those of which nothing is left are dropped.</summary>
+    internal static ImmutableArray<Bout> OneByOne(IEnumerable<Bout> bouts)
+    {
+        var all = bouts.OrderBy(b => b.Span.Start).ToList();
+        return [.. all.Select((b, i) => i + 1 < all.Count && all[i + 1].Span.Start < b.Span.End ? b with { Span = new Span(b.Span.Start, all[i + 1].Span.Start) } : b).Where(b => b.Span.Length.Value > 0)];
     }
 
     /// <summary>The bouts by their places in the beat: the two sides of one move share a place.</summary>

@@ -330,7 +330,7 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\b(rounds? (1|2|3|4|one|two|number|done)|circuits?|from the (top|start|beginning)|back to the (top|start|beginning|first)|same (2|3|4|5|6|7|8|9|10) again|the whole (lot|thing|round))\b", Options)]
     private static partial Regex WholeRoundAround();
 
-    [GeneratedRegex(@"\G\b((second|2nd|third|3rd|fourth|4th|fifth|last|final|next|another|1 more|1 last) set\b|(second|2nd|third|3rd|fourth|4th) and (last|final)\b(?! (round|exercise|move|pair|block))|set (number )?[2-6]\b|(go|same|here we go|do (it|that)|rest|ready|and) again\b(?! (for )?\d+ (rounds|times))|1 more (time|of (these|those|them))|same (thing|again|move|exercise)( again)?)", Options)]
+    [GeneratedRegex(@"\G\b((second|2nd|third|3rd|fourth|4th|fifth|last|final|next|another|1 more|1 last) set\b|(second|2nd|third|3rd|fourth|4th) and (last|final)\b(?! (round|exercise|move|pair|block))|set (number )?[2-6]\b|(go|same|here we go|do (it|that)|rest|ready|and) again\b(?! (for )?\d+ (rounds|times))|1 more (time|of (these|those|them))|(second|2nd|third|3rd|fourth|4th) (lot|go|batch)\b|again (8|10|12|15|20)\b(?! (more|seconds?|minutes?))|same (thing|again|move|exercise)( again)?)", Options)]
     private static partial Regex Again();
 
     [GeneratedRegex(@"\G\b(water break|(grab|get|have|take) (some|a|your|that|a quick|a sip of|a drink of|a sip|a little)? ?(water|drink|sip|towel)|minute (break|rest|off)|longer (rest|break)|take a minute|between rounds?|break between)\b", Options)]

@@ -143,7 +143,7 @@ internal static class MentionStarts
     /// <summary>When work was last stopped for sure between two moments; 0 where it was not.</summary>
     internal static double LastStop(IReadOnlyList<Mark> marks, double from, double to) => Clocked.Between(marks, from, to).LastOrDefault(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 }).At;
 
-    /// <summary>What is told of a move between its announcement and its start sets it up; it begins no sooner.</summary>
+    /// <summary>What is told of a move, or of one that it joins with another, between its announcement and its start sets it up; it begins no sooner.</summary>
     internal static void SetUp(List<Mention> mentions)
     {
         for (var i = 0; i < mentions.Count; i++)
@@ -156,7 +156,7 @@ internal static class MentionStarts
 
             for (var j = i + 1; j < mentions.Count && mentions[j].At < told.EffectiveAt - 1; j++)
             {
-                if (mentions[j].Move.Id == told.Move.Id && mentions[j].EffectiveAt < told.EffectiveAt)
+                if ((mentions[j].Move.Id == told.Move.Id || (mentions[j].Weak && told.Move.Parts.Contains(mentions[j].Move.Id))) && mentions[j].EffectiveAt < told.EffectiveAt)
                 {
                     mentions[j] = mentions[j] with { EffectiveAt = told.EffectiveAt };
                 }
