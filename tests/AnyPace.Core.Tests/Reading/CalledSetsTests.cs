@@ -31,6 +31,16 @@ public sealed class CalledSetsTests
             "[9:10] that's it everybody thank you so much see you next time"),
         ("deadlift", 28), ("deadlift", 90), ("deadlift", 150), ("kettlebell-swing", 210), ("kettlebell-swing", 270), ("kettlebell-swing", 330), ("goblet-squat", 390), ("goblet-squat", 450), ("goblet-squat", 510));
 
+    [Theory]
+    [InlineData("second lot")]
+    [InlineData("okay again ten")]
+    [InlineData("third go")]
+    public void A_set_is_called_in_more_ways_than_one(string call) => Within(
+        Read(
+            "[0:00] two sets of ten of everything", "[0:10] let's get started", "[0:20] goblet squats here we go", "[0:40] sit down between the knees", "[1:00] and rest",
+            $"[1:30] {call}", "[1:50] chest up", "[2:10] and rest", "[2:30] that's it everybody thank you so much see you next time"),
+        ("goblet-squat", 20), ("goblet-squat", 90));
+
     [Fact]
     public void The_second_of_a_pair_begins_in_a_later_set_when_it_did_in_the_first() => Within(
         Read(
