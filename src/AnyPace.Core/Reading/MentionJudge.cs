@@ -29,18 +29,13 @@ internal sealed class MentionJudge(BoostedTrees trees)
         var likelihoods = trees.Likelihoods(asked.ConvertAll(i => traits.Of(judged[i]).ToArray()));
         foreach (var (i, likelihood) in asked.Zip(likelihoods))
         {
-            judged[i] = judged[i] with { Weight = Math.Max(Surely * likelihood, IsCalled(heard.All, judged[i]) ? Called : 0) };
+            judged[i] = judged[i] with { Weight = Math.Max(Surely * likelihood, IsCalled(traits, judged[i]) ? Called : 0) };
         }
 
         return judged;
     }
 
     /// <summary>True for a name that is clearly announced for a start that comes later, where no other move is named for the same one.</summary>
-    private static bool IsCalled(List<Mention> all, Mention m)
-    {
-        const double oneStart = 5;
-        const double heard = 0.2;
-        return m is { Weak: false, Role: Role.Announced, Weight: >= ClearlyAnnounced } && m.EffectiveAt > m.At + 1
-            && !all.Exists(o => o is { Weak: false, Weight: > heard } && o.Move.Id != m.Move.Id && Math.Abs(o.EffectiveAt - m.EffectiveAt) < oneStart);
-    }
+    private static bool IsCalled(MentionTraits traits, Mention m) =>
+        m is { Weak: false, Role: Role.Announced, Weight: >= ClearlyAnnounced } && m.EffectiveAt > m.At + 1 && traits.IsAloneAtStart(m);
 }

@@ -382,6 +382,21 @@ internal sealed class MentionTraits
         Tell(Trait.Body, Vocabulary.Positions.IndexOf(place) + 1);
     }
 
+    /// <summary>What is heard of other moves that would begin when this one would.</summary>
+    private IEnumerable<Mention> AtStartOf(Mention m)
+    {
+        for (var i = Clocked.From(_byEffect, Math.BitIncrement(m.EffectiveAt - OneStart), static o => o.EffectiveAt); i < _byEffect.Count && _byEffect[i].EffectiveAt < m.EffectiveAt + OneStart; i++)
+        {
+            if (_byEffect[i].Move.Id != m.Move.Id)
+            {
+                yield return _byEffect[i];
+            }
+        }
+    }
+
+    /// <summary>True where no other move is clearly named for the start of this one.</summary>
+    public bool IsAloneAtStart(Mention m) => AtStartOf(m).All(o => o.Weak);
+
     private void OfOthers(Mention m, Mention? before, Mention? after)
     {
         var (others, strongest) = (new HashSet<string>(), 0.0);
@@ -399,15 +414,11 @@ internal sealed class MentionTraits
 
         var (stronger, later) = (false, false);
         others.Clear();
-        for (var i = Clocked.From(_byEffect, Math.BitIncrement(m.EffectiveAt - OneStart), static o => o.EffectiveAt); i < _byEffect.Count && _byEffect[i].EffectiveAt < m.EffectiveAt + OneStart; i++)
+        foreach (var other in AtStartOf(m))
         {
-            var other = _byEffect[i];
-            if (other.Move.Id != m.Move.Id)
-            {
-                others.Add(other.Move.Id);
-                stronger |= other.Weight > m.Weight;
-                later |= other.At > m.At && !other.Weak;
-            }
+            others.Add(other.Move.Id);
+            stronger |= other.Weight > m.Weight;
+            later |= other.At > m.At && !other.Weak;
         }
 
         Tell(Trait.SameStart, others.Count);
