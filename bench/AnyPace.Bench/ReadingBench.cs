@@ -121,6 +121,7 @@ internal static class ReadingBench
             ("phase seconds", Mean(s => s.PhaseOverlap)),
             ("structure exact", Mean(s => s.StructureExact)),
             ("equipment F1", Sum(s => s.Equipment, Both)),
+            ("equipment, items alone", Sum(s => s.EquipmentItems, Both)),
             ("impact exact", Of(s => s.ImpactExact ? 1 : 0, 1)),
             ("muscles, top five", Mean(s => s.MusclesTopFive)),
             ("level within one", Of(s => s.LevelWithinOne ? 1 : 0, 1)),

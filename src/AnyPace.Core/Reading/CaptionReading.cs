@@ -18,7 +18,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
     private readonly MentionJudge _judge = trees is null ? MentionJudge.Default : new MentionJudge(trees);
 
     /// <summary>The kit that is heard in captions, by the names it has in a timeline.</summary>
-    public static ImmutableArray<string> KitNames => KitReader.Known;
+    public static ImmutableArray<string> KitNames => KitItems.Known;
 
     public Timeline Read(CaptionFile file, ReadingContext? context = null)
     {
@@ -28,8 +28,17 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
             return Timeline.Empty;
         }
 
+        // What is said beside the moves waits for none of them, so it is read meanwhile; so is what only asks for the bouts at the end.
+        var remarks = Task.Run(() =>
+        {
+            var judged = RemarkJudge.Default.Judge(speech);
+            var claimed = FactReader.Claimed(speech, judged);
+            return (Judged: judged, Claimed: claimed, Claims: FactReader.Claims(speech, claimed), Cautions: FactReader.Cautions(speech), Stated: FactReader.Stated(speech, context?.StatedMinutes));
+        });
         var heard = MentionsHeard.In(speech, lexicon);
         var (marks, dose, mentions) = (heard.Marks, heard.Dose, heard.Mentions);
+        var (judgedRemarks, claimed, claims, cautions, stated) = remarks.Result;
+        var outside = Task.Run(() => (Said: FactReader.Outside(speech, mentions, marks, judgedRemarks, claimed), Slips: SlipReader.Read(speech, mentions), Voice: VoiceReader.Read(speech, marks, mentions)));
         var judged = _judge.Judge(speech, heard);
         var segments = NameSettler.Settle(BoutSegmenter.Segments(speech, marks, judged, dose));
         var bouts = BoutBuilder.Build(speech, marks, WorkStarts.Settle(speech, marks, segments, dose), dose);
@@ -41,24 +50,25 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
         bouts = TabataBlocks.Fill(bouts, marks, mentions, dose, speech.End.Value);
         var kind = KindOf(speech, marks, bouts, dose);
         var phases = PhaseFinder.Find(speech, marks, bouts, lexicon, kind);
-        var judgedRemarks = RemarkJudge.Default.Judge(speech);
-        var claimed = FactReader.Claimed(speech, judgedRemarks);
+        var kit = Task.Run(() => KitReader.Read(speech, bouts, lexicon));
+        var structures = StructureReader.Read(speech, dose, phases, bouts, lexicon);
+        var options = OptionReader.Read(speech, mentions, bouts);
         return new Timeline(
             speech.End,
             kind,
             FactReader.PartOfSeries(speech),
-            FactReader.Stated(speech, context?.StatedMinutes),
+            stated,
             phases,
             bouts,
-            StructureReader.Read(speech, dose, phases, bouts, lexicon),
-            KitReader.Read(speech, bouts, lexicon),
-            OptionReader.Read(speech, mentions, bouts),
-            FactReader.Cautions(speech),
-            FactReader.Claims(speech, claimed),
-            FactReader.Outside(speech, mentions, marks, judgedRemarks, claimed))
+            structures,
+            kit.Result,
+            options,
+            cautions,
+            claims,
+            outside.Result.Said)
         {
-            Slips = SlipReader.Read(speech, mentions),
-            Voice = VoiceReader.Read(speech, marks, mentions),
+            Slips = outside.Result.Slips,
+            Voice = outside.Result.Voice,
         };
     }
 

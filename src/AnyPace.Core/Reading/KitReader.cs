@@ -8,39 +8,6 @@ namespace AnyPace.Core.Reading;
 /// <summary>Equipment as it is said: what, how many, which load, whether it must be there, and when it is first used.</summary>
 internal static partial class KitReader
 {
-    private static readonly (string Item, Regex Pattern)[] Items =
-    [
-        ("dumbbell", Dumbbell()),
-        ("kettlebell", Kettlebell()),
-        ("resistance band", Band()),
-        ("bench", Bench()),
-        ("chair", Chair()),
-        ("mat", Mat()),
-        ("towel", Towel()),
-        ("wall", Wall()),
-        ("water bottle", Bottle()),
-        ("stability ball", Ball()),
-        ("bar", Bar()),
-        ("ankle weight", AnkleWeight()),
-        ("step", Step()),
-        ("skipping rope", Rope()),
-        ("foam roller", Roller()),
-        ("yoga block", Block()),
-        ("cushion", Cushion()),
-        ("sliders", Sliders()),
-        ("pilates ball", SmallBall()),
-        ("medicine ball", MedicineBall()),
-        ("strap", Strap()),
-        ("blanket", Blanket()),
-        ("pilates ring", Ring()),
-        ("broomstick", Broomstick()),
-        ("bolster", Bolster()),
-        ("boxing gloves", Gloves()),
-    ];
-
-    /// <summary>All that can be heard, by the names it has in a timeline.</summary>
-    public static readonly ImmutableArray<string> Known = [.. Items.Select(i => i.Item)];
-
     /// <summary>Things that may stand in for another, and for what.</summary>
     private static readonly Dictionary<string, string[]> StandIns = new()
     {
@@ -69,8 +36,9 @@ internal static partial class KitReader
         var firstBout = bouts.Count == 0 ? 0 : bouts[0].Span.Start.Value;
         var uses = bouts.SelectMany(b => lexicon[b.MoveId].Kit).CountBy(k => k).ToDictionary();
         var kit = ImmutableArray.CreateBuilder<KitItem>();
-        foreach (var (item, pattern) in Items)
+        foreach (var mentions in KitItems.Find(speech).GroupBy(m => m.Item))
         {
+            var item = mentions.Key;
             var (must, may, plain, stands, toWall, imagined) = (false, false, false, false, false, false);
             KitNeed? opening = null;
             int? count = null;
@@ -78,87 +46,70 @@ internal static partial class KitReader
             string? standsFor = null;
             double? firstUse = null;
             var evidence = ImmutableArray.CreateBuilder<Evidence>();
-            foreach (var match in speech.Find(pattern))
+            foreach (var mention in mentions)
             {
-                var token = speech.TokenAt(match.Index);
-                if (match.Groups["drink"].Success && speech.At(token) >= firstBout)
+                var at = speech.At(mention.First);
+                if (mention.IsDrink && at >= firstBout)
                 {
                     // Water is kit where it is to be at hand from the start; "grab some water" later is a rest.
                     continue;
                 }
 
-                var last = speech.TokenAt(match.Index + match.Length - 1);
-                var before = speech.Before(token, 12);
-                var after = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 9);
-                var further = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 16);
-                var needed = NeedWords().IsMatch($"{before} {match.Value}");
-                var with = WithOrWithout().IsMatch(before);
-                var lainOn = item == "mat" && OnIt().IsMatch(before);
-                imagined |= !plain && !may && Imagined().IsMatch(before);
-                if ((Without().IsMatch(before) && !with && !ButIfYouHave().IsMatch(after) && !NeededLater().IsMatch(after)) || NotToday().IsMatch(after) || Imagined().IsMatch(before) || RoleReader.IsTold(before, "") || ((PutBefore().IsMatch(before) || before.Length == 0) && PutAfter().IsMatch(after)))
+                var said = Say(speech, mention);
+                imagined |= !plain && !may && said.IsImagined;
+                if (said.Need is not { } need)
                 {
                     continue;
                 }
 
-                if (item == "wall" && (StoodAtWall().IsMatch(before) || WallAcross().IsMatch(after)))
-                {
-                    continue;
-                }
-
-                var orElse = item == "wall" && OrAtOnce().IsMatch(after);
-                toWall |= item == "wall" && !orElse && ToWall().IsMatch(before);
-                var instead = with ? null : InsteadOf(before, after, speech.Preceding(token, 40), item);
-                standsFor ??= instead;
-                var said = instead is not null && !(OrAnother().IsMatch(before) && MayHave().IsMatch(before)) ? KitNeed.Substitute
-                    : with || (OptionalBefore().IsMatch(before) && !lainOn && !Swapped().IsMatch(before) && !NeedsIt().IsMatch(before)) || (OptionalAfter().IsMatch(after) && !(lainOn && !OptionalAtOnce().IsMatch(after)) && !(MustHave().IsMatch(before) && !OptionalAtOnce().IsMatch(after))) || orElse || NotAMust().IsMatch(further) || SoftEnough().IsMatch(after) || (LackBefore().IsMatch(before) && NoMatter().IsMatch(after)) ? KitNeed.Optional
-                    : KitNeed.Required;
-                if (speech.At(token) < firstBout && (said != KitNeed.Required || needed))
+                toWall |= said.IsToWall;
+                standsFor ??= said.StandsFor;
+                if (at < firstBout && (need != KitNeed.Required || said.IsMust))
                 {
                     // What is said of it before the class begins settles it; the plainest need said there counts.
-                    opening = opening is { } held && held <= said ? held : said;
+                    opening = opening is { } held && held <= need ? held : need;
                 }
 
-                must |= said == KitNeed.Required && needed;
-                plain |= said == KitNeed.Required;
-                may |= said == KitNeed.Optional;
-                stands |= said == KitNeed.Substitute;
-                count ??= CountOf(before, match.Value);
-                load ??= LoadOf(before, after);
-                load ??= LoadLater().Match(after) is { Success: true } later ? later.Groups["l"].Value : null;
-                if (said == KitNeed.Required && speech.At(token) >= firstBout - 20)
+                must |= need == KitNeed.Required && said.IsMust;
+                plain |= need == KitNeed.Required;
+                may |= need == KitNeed.Optional;
+                stands |= need == KitNeed.Substitute;
+                count ??= said.Count;
+                load ??= said.Load;
+                if (need == KitNeed.Required && at >= firstBout - 20)
                 {
-                    firstUse ??= speech.At(token);
+                    firstUse ??= at;
                 }
 
                 if (evidence.Count < 4)
                 {
-                    evidence.Add(new Evidence(new Seconds(Math.Round(speech.At(token), 1)), speech.Around(token, 5, 8)));
+                    evidence.Add(new Evidence(new Seconds(Math.Round(at, 1)), speech.Around(mention.First, 5, 8)));
                 }
             }
 
             // What is said to be needed is; else one "if you like" outweighs plain mentions, which else mean that it is in use.
-            KitNeed? need = opening is { } settled ? settled : must ? KitNeed.Required : may ? KitNeed.Optional : plain ? KitNeed.Required : stands ? KitNeed.Substitute : null;
+            KitNeed? whole = opening is { } settled ? settled : must ? KitNeed.Required : may ? KitNeed.Optional : plain ? KitNeed.Required : stands ? KitNeed.Substitute : null;
 
             if (opening is null && !must && !may && plain && evidence is [{ At: var once }] && once.Value >= firstBout && item is "bench" or "broomstick" or "blanket" && !uses.ContainsKey(item))
             {
                 // "I hurt my shoulder doing it on a bench": spoken of once, and no move is done with it.
-                need = null;
+                whole = null;
             }
 
-            // Towels and water bottles to drink from help; nobody is stopped by their lack. A wall is kit only where a move leans on it or it is offered.
+            // Towels, blankets and water bottles to drink from help; nobody is stopped by their lack. A wall is kit only where a move leans on it or it is offered.
             if (item == "wall")
             {
-                need = uses.ContainsKey(item) || must || toWall ? KitNeed.Required : may ? KitNeed.Optional : null;
+                whole = uses.ContainsKey(item) || must || toWall ? KitNeed.Required : may ? KitNeed.Optional : null;
             }
-            else if (need == KitNeed.Required && item is "towel" or "cushion" or "water bottle")
+            else if (whole == KitNeed.Required && item is "towel" or "cushion" or "blanket" or "water bottle")
             {
-                need = KitNeed.Optional;
+                whole = KitNeed.Optional;
             }
 
-            if (need == KitNeed.Optional && IsDoneWith(item))
+            if (whole == KitNeed.Optional && IsDoneWith(item))
             {
                 // "Have a chair nearby if you like" of a class that then sits on it.
-                need = KitNeed.Required;
+                whole = KitNeed.Required;
             }
 
             if (imagined && !must && opening is null)
@@ -167,7 +118,7 @@ internal static partial class KitReader
                 continue;
             }
 
-            if (need is { } found)
+            if (whole is { } found)
             {
                 kit.Add(new KitItem(
                     item, found, count, load, found == KitNeed.Substitute ? standsFor : null,
@@ -182,6 +133,43 @@ internal static partial class KitReader
             var done = uses.GetValueOrDefault(item);
             return IsFurniture(item) ? done > 0 && done >= SomeOfIt * bouts.Count : done > 1 && done >= MuchOfIt * bouts.Count;
         }
+    }
+
+    /// <summary>What one mention says.</summary>
+    /// <param name="Need">Null where it is spoken of and not to be had.</param>
+    /// <param name="IsMust">True where it is said in so many words to be needed or used.</param>
+    /// <param name="IsImagined">True where everybody is to pretend.</param>
+    private readonly record struct Said(KitNeed? Need, bool IsMust, bool IsImagined, bool IsToWall, string? StandsFor, int? Count, string? Load);
+
+    private static Said Say(Speech speech, KitMention mention)
+    {
+        var (item, token, last) = (mention.Item, mention.First, mention.Last);
+        var name = speech.Around(token, 0, last + 1 - token);
+        var before = speech.Before(token, 12);
+        var after = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 9);
+        var further = speech.Tokens[last].Pauses ? "" : speech.After(last + 1, 16);
+        var needed = NeedWords().IsMatch($"{before} {name}");
+        var with = WithOrWithout().IsMatch(before);
+        var lainOn = item == "mat" && OnIt().IsMatch(before);
+        var imagined = Imagined().IsMatch(before);
+        if ((Without().IsMatch(before) && !with && !ButIfYouHave().IsMatch(after) && !NeededLater().IsMatch(after)) || NotToday().IsMatch(after) || imagined || RoleReader.IsTold(before, "") || ((PutBefore().IsMatch(before) || before.Length == 0) && PutAfter().IsMatch(after)))
+        {
+            return new Said(null, false, imagined, false, null, null, null);
+        }
+
+        if (item == "wall" && (StoodAtWall().IsMatch(before) || WallAcross().IsMatch(after)))
+        {
+            return new Said(null, false, false, false, null, null, null);
+        }
+
+        var orElse = item == "wall" && OrAtOnce().IsMatch(after);
+        var instead = with ? null : InsteadOf(before, after, speech.Preceding(token, 40), item);
+        var need = instead is not null && !(OrAnother().IsMatch(before) && MayHave().IsMatch(before)) ? KitNeed.Substitute
+            : with || (OptionalBefore().IsMatch(before) && !lainOn && !Swapped().IsMatch(before) && !NeedsIt().IsMatch(before)) || (OptionalAfter().IsMatch(after) && !(lainOn && !OptionalAtOnce().IsMatch(after)) && !(MustHave().IsMatch(before) && !OptionalAtOnce().IsMatch(after))) || orElse || NotAMust().IsMatch(further) || SoftEnough().IsMatch(after) || (LackBefore().IsMatch(before) && NoMatter().IsMatch(after)) ? KitNeed.Optional
+            : KitNeed.Required;
+        return new Said(
+            need, needed, false, item == "wall" && need == KitNeed.Required && ToWall().IsMatch(before), instead, CountOf(before, name),
+            LoadOf(before, after) ?? (LoadLater().Match(after) is { Success: true } later ? later.Groups["l"].Value : null));
     }
 
     private static bool IsFurniture(string item) => item is "chair" or "bench" or "step";
@@ -237,84 +225,6 @@ internal static partial class KitReader
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\G\b(dumb ?bells?|dumb bells?|(light|heavy|medium|lighter|heavier) pair|(set|pair) of (twos|threes|fours|fives|sixes|sevens|eights|nines|tens|twelves|fifteens|twenties|\d+s|\d+ (pounders?|kilos?|kgs?|pounds?|lbs?)|(five|ten|three|two|eight) pounders?)\b(?! (dumb ?bells?|kettle ?bells?|weights))|(?<=\b(with|using|got|have|holding) (my |the |some )?)(twos|threes|fours|fives|sixes|sevens|eights|tens|twelves|fifteens|twenties)( (and|or) (twos|threes|fours|fives|sixes|sevens|eights|tens|twelves|fifteens|twenties))?\b|(?<!ankle )weights|hand weights?|(?<!\b(for|shift|shifting|transfer|transferring|put|putting|all|feel|move|moving|keep|of|take|takes|taking|takes up|hold up|carry|carries|lean) )(a|1|your|the|single|heavier|lighter|heavy|light|small|hand) weight\b(?! (is|falls?|through|across|settles?|sinks?|goes|comes|evenly|equally|in|into|on|onto|through|back|over|forward|shifts?|drops?|evenly|down|out|of|off|loss|to|from|training)\b))", Options)]
-    private static partial Regex Dumbbell();
-
-    [GeneratedRegex(@"\G\bkettle ?bells?\b(?! (style|swings?))", Options)]
-    private static partial Regex Kettlebell();
-
-    [GeneratedRegex(@"\G\b((resistance|mini|loop|long|exercise|elastic|fabric|booty|hip|glute|light|heavy|medium|thick|thin|looped|stretchy) bands?|(a|the|your|my|any|this|that|(kind|type|sort) of) bands?|bands)\b", Options)]
-    private static partial Regex Band();
-
-    [GeneratedRegex(@"\G\b(a|the|your|my|or|flat|weight) bench\b", Options)]
-    private static partial Regex Bench();
-
-    [GeneratedRegex(@"\G\bchairs?\b(?! (pose|squat|dip|position))", Options)]
-    private static partial Regex Chair();
-
-    [GeneratedRegex(@"\G\bmats?\b", Options)]
-    private static partial Regex Mat();
-
-    [GeneratedRegex(@"\G\btowels?\b(?! (off|yourself))", Options)]
-    private static partial Regex Towel();
-
-    [GeneratedRegex(@"\G\b(a|the|your|or|some|clear|free|bit of) wall\b", Options)]
-    private static partial Regex Wall();
-
-    [GeneratedRegex(@"\G\b(water bottles?|bottles of water|(?<drink>(some|your|my|(glass|drop|cup|bit|bottle) of) water|(got|have) water\b|water (close|nearby|near by|beside you|handy|to hand|within reach))|bottles|tins|soup cans?|cans of \w+|cans)\b", Options)]
-    private static partial Regex Bottle();
-
-    [GeneratedRegex(@"\G\b(stability|swiss|exercise|gym|fit) balls?\b", Options)]
-    private static partial Regex Ball();
-
-    [GeneratedRegex(@"\G\b(bar ?bells?|pull up bar|a bar\b|(?<!(raise|raising|lower|set|high) )(the|your) bar\b)", Options)]
-    private static partial Regex Bar();
-
-    [GeneratedRegex(@"\G\bankle weights?\b", Options)]
-    private static partial Regex AnkleWeight();
-
-    [GeneratedRegex(@"\G\b(((need|use|have|grab|want|got|using) )?a step or (a|the|your) (bottom )?(step|stair)|aerobic step|(place|position|set up) your step|step platform|stepper|(need|use|have|grab|want|got|using) a step\b(?! (to|out|back|forward|and|together|behind|touch|in|kick|tap|hop|jack|knee|lunge))|bottom (step|stair)|a step or a?|a sturdy step|(yourself|get your|got your|grab your|bring your|have your|need your|find) (a )?step|(on|onto|off) (the|your) (box|platform)\b|(on|onto|off) (the|your) step\b(?! (back|touch|out|forward|to|together|behind))|a stair\b|plyo box)\b", Options)]
-    private static partial Regex Step();
-
-    [GeneratedRegex(@"\G\b((a|your|the|real) (skipping|jump) rope|(skipping|jump) ropes? (at the ready|ready|out|in hand)|(?<!under |under a |over )(a|your|the) rope)\b", Options)]
-    private static partial Regex Rope();
-
-    [GeneratedRegex(@"\G\b(foam rollers?|(your|the) roller)\b", Options)]
-    private static partial Regex Roller();
-
-    [GeneratedRegex(@"\G\b((yoga|foam|cork) (blocks?|bricks?)|(?<=\b(have|grab|use|using|need|got|your|with) (a |1 |2 |some |your )?)blocks?\b(?! (of|workout|coming|left|to go|\d)))", Options)]
-    private static partial Regex Block();
-
-    [GeneratedRegex(@"\G\b((?<!\bto )cushion|cushions|pillows?)\b", Options)]
-    private static partial Regex Cushion();
-
-    [GeneratedRegex(@"\G\bsliders\b", Options)]
-    private static partial Regex Sliders();
-
-    [GeneratedRegex(@"\G\b((pilates|small|soft|squishy|inflatable) balls?|over ?balls?)\b", Options)]
-    private static partial Regex SmallBall();
-
-    [GeneratedRegex(@"\G\b(medicine|med|slam|weighted) balls?\b", Options)]
-    private static partial Regex MedicineBall();
-
-    [GeneratedRegex(@"\G\b((yoga |stretch(ing)? )straps?|(a|your) (long |soft )?(strap|belt)|loop the (strap|belt))\b", Options)]
-    private static partial Regex Strap();
-
-    [GeneratedRegex(@"\G\bblankets?\b", Options)]
-    private static partial Regex Blanket();
-
-    [GeneratedRegex(@"\G\b(pilates|magic|toning) (ring|circle)\b", Options)]
-    private static partial Regex Ring();
-
-    [GeneratedRegex(@"\G\b(broom ?(stick|handle)?|mop handle)\b", Options)]
-    private static partial Regex Broomstick();
-
-    [GeneratedRegex(@"\G\bbolsters?\b", Options)]
-    private static partial Regex Bolster();
-
-    [GeneratedRegex(@"\G\b(boxing gloves|gloves|(your|my) wraps)\b", Options)]
-    private static partial Regex Gloves();
-
     [GeneratedRegex(@"\b(with (or|and) without|(can|could) do (it|this|these|them|that|the \w+) without)( (a|an|any|the|your))*$", Options)]
     private static partial Regex WithOrWithout();
 
@@ -323,7 +233,7 @@ internal static partial class KitReader
     private static partial Regex ButIfYouHave();
 
     /// <summary>What can be done on any soft floor, or with one's own hands, needs no kit.</summary>
-    [GeneratedRegex(@"^([\w']+ ){0,5}(or (just )?(pretend|imagine|mime)\b|or (a |an |some |any |the )?(rug|carpet|soft)\b|but (the|a|your) (floor|carpet|bed|sofa)( itself)? (does|is|works|will|would)\b|(honestly |but |the )*carpet('s| is| will be| works| would)|(and |but )?if you (haven't got|don't have|haven't) (1|any|it|them)( just)? (pretend|imagine|mime|go without|carry on|do it without|no (problem|worries)|(that's|it's) (okay|ok|fine|all right))|(?:(would|will|might|could|can) make|makes) (it|this|that|these|them|things|the [\w']+( [\w']+)?) ([\w']+ )?(harder|tougher|spicier|spicy|nicer|kinder|comfier|easier|softer|more \w+)|((would|will|might|can|really) help|helps)\b|(you|or you) can use (a|the|your) (rug|carpet|floor)\b|(would|will|might|could|can|are|is) (be )?(lovely|nice|great|handy|helpful|useful|good|a help|an option|a nice touch|a bonus)\b|(is |are )?(nice|lovely|handy|helpful|useful) (for|if|to have|but)\b|(you|we) can (also |easily |always |totally )?(do|use|take) (it|this|these|them|that) without)", Options)]
+    [GeneratedRegex(@"^([\w']+ ){0,5}(or (just )?(pretend|imagine|mime)\b|or (a |an |some |any |the )?(rug|carpet|soft)\b|but (the|a|your) (floor|carpet|bed|sofa)( itself)? (does|is|works|will|would)\b|(honestly |but |the )*carpet('s| is| will be| works| would)|(and |but )?if you (haven't got|don't have|haven't) (1|any|it|them)( just)? (pretend|imagine|mime|go without|carry on|do it without|no (problem|worries)|(that's|it's) (okay|ok|fine|all right))|(?:(would|will|might|could|can) make|makes) (it|this|that|these|them|things|the [\w']+( [\w']+)?) ([\w']+ )?(harder|tougher|spicier|spicy|nicer|kinder|comfier|easier|softer|more \w+)|((would|will|might|can|really) help|helps)\b|(you|or you) can use (a|the|your) (rug|carpet|floor)\b|(would|will|might|could|can|are|is) (be |come in )?(lovely|nice|great|handy|helpful|useful|good|kinder|happier|comfier|wise|clever|welcome|a help|an option|a nice touch|a bonus)\b|(is |are )?(nice|lovely|handy|helpful|useful) (for|if|to have|but)\b|(you|we) can (also |easily |always |totally )?(do|use|take) (it|this|these|them|that) without)", Options)]
     private static partial Regex SoftEnough();
 
     [GeneratedRegex(@"\b(put|place|set|lay|leave|drop)( (the|your|those|both|that|heavier|lighter))*$", Options)]
@@ -333,7 +243,7 @@ internal static partial class KitReader
     private static partial Regex PutAfter();
 
     /// <summary>Where everybody is sent to the wall, it is needed.</summary>
-    [GeneratedRegex(@"\b((stand|lean|sit|slide)( up)? against|over to|go to|come to|start(ing)? (at|by|against)|find( (a|some|yourself|yourselves|clear|free|empty|spare|nice))*|facing|face|back (flat )?(on|to|against|into)|stand (at|by|facing))$", Options)]
+    [GeneratedRegex(@"\b((stand|lean|sit|slide)( up)? against|over to|go to|come to|start(ing)? (at|by|against)|(hands?|palms?|forearms?|elbows)( both| flat| at| shoulder| height| and| forearms?)* (on|against)|(back|shoulders?|shoulder blades|hips?|bottom|bum|feet|heels|head)( and| your| every| bit| of)* (on|to|against|up)|walk(ing)? (your )?(feet|hands) up|slid(e|ing)( back)? (up and )?down|push(ing)? (away|off|yourself)( away| off)?( from)?|stay at|start(ing)? at|turn(ed)? sideways (on )?to|find( (a|some|yourself|yourselves|clear|free|empty|spare|nice))*|facing|face|back (flat )?(on|to|against|into)|stand (at|by|facing))$", Options)]
     private static partial Regex ToWall();
 
     /// <summary>"Put the chair against the wall so it can't slide": where furniture stands, not what is leant on.</summary>
@@ -353,7 +263,7 @@ internal static partial class KitReader
     private static partial Regex MustHave();
 
     /// <summary>"I've a mat here for comfort, but you don't need one"; "a bench, but you can use the edge of the sofa".</summary>
-    [GeneratedRegex(@"^([\w']+ ){0,7}(you|we) can (easily |also |always )?(do|take|use) (this|it|that|them|these) without\b|^((?!and\b)[\w']+ ){0,9}but ((you can )?(do|take|try|use) (it|this|them|these|everything) without|(it|this|everything)('s| is) (fine|okay|ok|possible|doable) without|(you|we) (really |absolutely |certainly |definitely |totally |honestly )?((don't|do not) (have to|need)( (1|it|them|any|to|that|this|a \w+))?\b(?! (be|go|do))|(can|could)( [\w']+){0,2} (use|do)( [\w']+){0,4} (sofa|couch|floor|bed|settee)\b))", Options)]
+    [GeneratedRegex(@"^([\w']+ ){0,7}(you|we) can (easily |also |always )?(do|take|use) (this|it|that|them|these) without\b|^([\w']+ ){0,6}(you (do not|don't) have to$|you (do not|don't) have to (?!be\b)|it works (the same|without)|or with nothing|without it's|(it's )?not for show|that's fine and some)|^((?!and\b)[\w']+ ){0,9}but ((you can )?(do|take|try|use) (it|this|them|these|everything) without|(it|this|everything)('s| is) (fine|okay|ok|possible|doable) without|(you|we) (really |absolutely |certainly |definitely |totally |honestly )?((don't|do not) (have to|need)( (1|it|them|any|to|that|this|a \w+))?\b(?! (be|go|do))|(can|could)( [\w']+){0,2} (use|do)( [\w']+){0,4} (sofa|couch|floor|bed|settee)\b))", Options)]
     private static partial Regex NotAMust();
 
     /// <summary>"No weights yet, you'll need them later."</summary>
@@ -361,7 +271,7 @@ internal static partial class KitReader
     private static partial Regex NeededLater();
 
     /// <summary>"I usually use a barbell, but today it's just us."</summary>
-    [GeneratedRegex(@"^that (isn't|is not|'s not) there\b|^([\w']+ ){0,2}but (today|this time|not today)( [\w']+){0,3} (just|only|no|without|bodyweight|nothing)\b", Options)]
+    [GeneratedRegex(@"^(that (isn't|is not|'s not) there|out of the way|(is |are )?only (there|here) because|won't be (necessary|needed)|(isn't|aren't|is not|are not) (necessary|needed|required)|to (one|1) side and forget)\b|^([\w']+ ){0,2}but (today|this time|not today)( [\w']+){0,3} (just|only|no|without|bodyweight|nothing)\b", Options)]
     private static partial Regex NotToday();
 
     /// <summary>"A towel works if you don't have a mat": names what it stands in for.</summary>
@@ -395,7 +305,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"^([\w']+ ){0,6}(using|got|have|with|my) (a )?(?<l>\d+s?( (and|or|to) (a )?\d+s?)*)\b(?! (seconds?|minutes?|moves|exercises|rounds))", Options)]
     private static partial Regex LoadLater();
 
-    [GeneratedRegex(@"(?<!\bif you('ve got| have|'ve) )\b(no|without|(let's |we're |am )not us(e|ing)|don't need|do not need|won't need|not need|put (down|away)|drop|lose|leave|forget( about)?|never mind|no need for|don't worry about|(break|rest) from|instead of|isn't|swapped|(?<!\bif )not a|(not|won't be|aren't|isn't) using)( (a|an|any|the|your|my|those|need|for))*$", Options)]
+    [GeneratedRegex(@"(?<!\bif you('ve got| have|'ve) )\b(no|without|(let's |we're |am )not us(e|ing)|don't need|do not need|won't need|not need|put (down|away)|drop|lose|leave|forget( about)?|never mind|no need for|don't worry about|(break|rest) from|instead of|isn't|swapped|(?<!\bif )not a|(not|won't be|aren't|isn't) using|(don't|won't|never|not) (touch(ing)?|see any|go and get|bring|fetch)|some people (do|use|like) (this|it|that)?( with)?)( (a|an|any|the|your|my|those|need|for))*$", Options)]
     private static partial Regex Without();
 
     [GeneratedRegex(@"(\b(imagine|imaginary|pretend|invisible|(?<!might |may |would |you'd |i'd |you |\bi |we |they |people |what [\w']{1,9} )like\b(?! to)|think of|picture|as if|as though)( [\w']+){0,6}|(?<!well )\bas|\b(help(s|ing)?|easier|stairs)( [\w']+){0,5} (out of|up from)( (a|your|the))?)$", Options)]
@@ -427,10 +337,10 @@ internal static partial class KitReader
     [GeneratedRegex(@"^([\w']+ ){0,4}(will (do|work|be fine)|would (do|work)|works|is fine|instead|are fine|do the job)\b", Options)]
     private static partial Regex WillDo();
 
-    [GeneratedRegex(@"(\bif (your|balance|it|it's|that|that's|this|jumping|getting|standing(('s| is)( [\w']+){1,3})?|the)\b.*|\b(glad|grateful|thankful) (of|for)( [\w']+){0,2}|\bif you're( [\w']+){1,3}|\bif (you'd|you would) (rather|prefer)\b.*|\bif you (want|wanna|would like|'d like|fancy|feel like)\b.*|\bfor (an |a bit of |a |some |a little )?(extra|more|added|bigger|more of a)( [\w']+){0,6}|\b(optional\w*|if you('ve|'d| would| do| happen to| feel)? (have|want|need|like|got|prefer|would|own|feel|wobbly)|(stay|stand|be) ((close|near|next) to|near)|to make (it|this|that|them) (tougher|harder|more challenging|spicy|spicier)|you (can|could|might|may)(?! (do|be|always)\b)|feel free|maybe|might want|hold (on )?to|holding (on )?to|option\w*|(helpful|handy|useful|nice|good|worth) (to have|having)|for (balance|support|comfort)(?! and)|(?<!\d )or)\b((?! and)( [\w']+)){0,7})$", Options)]
+    [GeneratedRegex(@"(\b(for (those|anyone) (of you )?(who|with|that)( (are|is|have|has|want|need|feel|like))?|(for )?(a|the|an) (low|lower|lighter|gentle|gentler|easier|harder|tougher|advanced|seated)( impact)? (version|option)( is)?|add(ing)? load( by)?|(need|want|prefer) to sit|can't (reach|hold|balance)( [\w']+){0,2}|for a challenge)( [\w']+){0,4}|\bif (your|balance|it|it's|that|that's|this|jumping|getting|standing(('s| is)( [\w']+){1,3})?|the)\b.*|\b(glad|grateful|thankful) (of|for)( [\w']+){0,2}|\bif you're( [\w']+){1,3}|\bif (you'd|you would) (rather|prefer)\b.*|\bif you (want|wanna|would like|'d like|fancy|feel like)\b.*|\bfor (an |a bit of |a |some |a little )?(extra|more|added|bigger|more of a)( [\w']+){0,6}|\b(optional\w*|if you('ve|'d| would| do| happen to| feel)? (have|want|need|like|got|prefer|would|own|feel|wobbly)|(stay|stand|be) ((close|near|next) to|near)|to make (it|this|that|them) (tougher|harder|more challenging|spicy|spicier)|you (can|could|might|may)(?! (do|be|always)\b)|feel free|maybe|possibly|perhaps|consider|unless|might want|hold (on )?to|holding (on )?to|option\w*|(helpful|handy|useful|nice|good|worth) (to have|having)|for (balance|support|comfort)(?! and)|(?<!\d )or)\b((?! and)( [\w']+)){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
-    [GeneratedRegex(@"^(([\w']+ ){0,4}if not (just|no|that's|don't|pretend|you)\b|([\w']+ ){0,7}to (kneel|sit|lie|stand|rest) (on|under)( [\w']+)? if (the|your|it|you)\b|([\w']+ ){0,4}(optional|in case|you (might|may) not\b|(?<!\band )if (balance|your|the floor|needed|necessary)|nearby|near you|by you|beside you|close by|handy|to hand|within reach|(?<!\band )(?<!^and (maybe |perhaps |possibly )?(a|an|some) ([\w']+ )?[\w']+ )if (you(?! (don't|haven't|do not|can|only)\b)|you'd|you've(?! only\b)|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (the )?(balance|support|comfort))\b", Options)]
+    [GeneratedRegex(@"^(([\w']+ ){0,4}(if not (just|no|that's|don't|pretend|you)|(it's |is |it is |that's )?(up to you|your (call|choice)|you ((choose|decide)(?! (what|which|your|the|how))|do what suits)|you can be on anything|makes no difference|for those who would rather)|('s |is |are |isn't |aren't )*(not )?(a must|compulsory|essential|vital|obligatory|mandatory|an extra|expected)|(is|are) (only |just )?for (those|anyone|the)|(is|are) a good (idea|trick)|for safety|while you find|some don't bother|if it's too|and (now )?it's harder|but you can (be|do) )\b|([\w']+ ){0,7}to (kneel|sit|lie|stand|rest) (on|under)( [\w']+)? if (the|your|it|you)\b|([\w']+ ){0,4}(optional|in case|you (might|may) not\b|(?<!\band )if (balance|your|the floor|needed|necessary)|nearby|near you|by you|beside you|close by|handy|to hand|within reach|(?<!\band )(?<!^and (maybe |perhaps |possibly )?(a|an|some) ([\w']+ )?[\w']+ )if (you(?! (don't|haven't|do not|can|only)\b)|you'd|you've(?! only\b)|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (the )?(balance|support|comfort))\b", Options)]
     private static partial Regex OptionalAfter();
 
     [GeneratedRegex(@"\b(need|needs|needed|(?<!(might|may|don't|if you|can) )want|grab|grabbing|get|gather|bring|require|required|fetch|have|use|using|with|pick up|take)( the (back|edge|seat) of)?( [\w']+){0,5}$", Options)]

@@ -24,12 +24,13 @@ public readonly record struct Tally(int Hits, int Extra, int Missed)
 /// <param name="WarmUp">Whether there is one: a hit where both say the same.</param>
 /// <param name="StructureExact">Share of the marked structures of which every said part is proposed.</param>
 /// <param name="Equipment">Of item with need.</param>
+/// <param name="EquipmentItems">Of items, whatever their need.</param>
 /// <param name="ImpactExact">The highest class, measured from the proposed bouts, is that of the marked ones.</param>
 /// <param name="MusclesTopFive">Share of the five most worked muscle groups that both have.</param>
 /// <param name="LevelWithinOne">The levels measured from both differ by at most one.</param>
 /// <param name="Proposals">Each proposed bout: how sure, and whether a marked bout of the move starts within 15 s. For calibration.</param>
 public sealed record ReadingScore(
-    double MovesF1, double BoutsFound, double PhaseOverlap, Tally WarmUp, Tally CoolDown, double? StructureExact, Tally Equipment, bool ImpactExact,
+    double MovesF1, double BoutsFound, double PhaseOverlap, Tally WarmUp, Tally CoolDown, double? StructureExact, Tally Equipment, Tally EquipmentItems, bool ImpactExact,
     double MusclesTopFive, bool LevelWithinOne, Tally? Options, Tally? Cautions, Tally? Claims, Tally? Outside,
     ImmutableArray<string> Missed, ImmutableArray<string> Extra, ImmutableArray<(double Confidence, bool Right)> Proposals)
 {
@@ -71,6 +72,7 @@ public sealed record ReadingScore(
             Presence(proposed, marking, PhaseKind.CoolDown),
             gold.Structures is { Length: > 0 } structures ? structures.Average(s => proposed.Structures.Any(p => Fits(p, s)) ? 1.0 : 0) : null,
             Sets([.. proposed.Kit.Select(k => $"{k.Item} {k.Need.ToString().ToLowerInvariant()}")], [.. gold.Kit]),
+            Sets([.. proposed.Kit.Select(k => k.Item)], [.. gold.Kit.Select(k => k[..k.LastIndexOf(' ')])]),
             measured.Impact.Highest == measuredGold.Impact.Highest,
             top.Count == 0 ? 1 : measured.Muscles.Take(5).Count(m => top.Contains(m.Muscle)) / (double)top.Count,
             Math.Abs(measured.Difficulty.Level - measuredGold.Difficulty.Level) <= 1,

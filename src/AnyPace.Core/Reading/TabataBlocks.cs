@@ -61,14 +61,16 @@ internal static class TabataBlocks
     /// <summary>The blocks for which most speaks, none over another, in time order.</summary>
     private static List<Block> Blocks(IReadOnlyList<Mark> marks, List<Mention> mentions, double end)
     {
-        var starts = marks.Where(m => m.Strength >= 0.5 && m.Kind is MarkKind.Start or MarkKind.Stop)
+        List<Mark> beats = [.. marks.Where(m => m is { Kind: MarkKind.Start or MarkKind.Stop, Strength: >= 0.5 })];
+        var starts = beats
             .Select(m => m.Kind == MarkKind.Start ? m.At : m.At - Work)
             .SelectMany(t => Enumerable.Range(0, Places).Select(k => t - (k * Period)))
-            .Where(t => t > 0 && EndOf(t) < end);
+            .Where(t => t > 0 && EndOf(t) < end)
+            .Distinct();
         var likely = new List<Block>();
         foreach (var start in starts)
         {
-            if (Score(marks, start) is >= Needed and var score && Turns(mentions, start, Told(marks, mentions, start - TellsWithin, start + Just)) is var (turns, agreement))
+            if (Score(marks, beats, start) is >= Needed and var score && Turns(mentions, start, Told(marks, mentions, start - TellsWithin, start + Just)) is var (turns, agreement))
             {
                 likely.Add(new Block(start, score + agreement, turns));
             }
@@ -87,7 +89,8 @@ internal static class TabataBlocks
     }
 
     /// <summary>What speaks for a block that begins at a moment: the starts and stops at its beat, less those beside it, and what is said at its ends.</summary>
-    private static double Score(IReadOnlyList<Mark> marks, double start)
+    /// <param name="beats">Of the marks, the clear starts and stops.</param>
+    private static double Score(IReadOnlyList<Mark> marks, List<Mark> beats, double start)
     {
         const double beside = 0.4;
         const double inside = 1.5;
@@ -98,10 +101,23 @@ internal static class TabataBlocks
         for (var k = 0; k < Places; k++)
         {
             var at = start + (k * Period);
-            var place = Clocked.Between(marks, at - Tolerance, at + Period - Tolerance).Where(m => m.Strength >= 0.5 && m.Kind is MarkKind.Start or MarkKind.Stop).ToList();
-            var begun = place.Where(m => m.Kind == MarkKind.Start && m.At - at <= Tolerance).Select(m => m.Strength).DefaultIfEmpty(0).Max();
-            var stopped = place.Where(m => m.Kind == MarkKind.Stop && Math.Abs(m.At - at - Work) <= Tolerance).Select(m => m.Strength).DefaultIfEmpty(0).Max();
-            var off = place.Where(m => m.Strength >= 0.9 && (m.Kind == MarkKind.Start ? m.At - at is > Tolerance and < Period - (2 * Tolerance) : Math.Abs(m.At - at - Work) > 2 * Tolerance)).Select(m => m.Strength).DefaultIfEmpty(0).Max();
+            var (begun, stopped, off) = (0.0, 0.0, 0.0);
+            foreach (var beat in Clocked.Between(beats, at - Tolerance, at + Period - Tolerance))
+            {
+                // A plain loop: it is asked for eight places of every block that there might be.
+                var isStart = beat.Kind == MarkKind.Start;
+                var from = isStart ? beat.At - at : Math.Abs(beat.At - at - Work);
+                if (from <= Tolerance)
+                {
+                    (begun, stopped) = isStart ? (Math.Max(begun, beat.Strength), stopped) : (begun, Math.Max(stopped, beat.Strength));
+                }
+
+                if (beat.Strength >= 0.9 && (isStart ? from is > Tolerance and < Period - (2 * Tolerance) : from > 2 * Tolerance))
+                {
+                    off = Math.Max(off, beat.Strength);
+                }
+            }
+
             score += begun + stopped - (beside * off);
         }
 
@@ -171,9 +187,33 @@ internal static class TabataBlocks
             candidates.Add([.. turn.Select(m => m!)]);
         }
 
-        double Agreement(string[] turns) =>
-            Enumerable.Range(0, Places).Sum(k => Math.Min(agrees, heard[k].GetValueOrDefault(turns[k % turns.Length])) - heard[k].Where(h => h.Key != turns[k % turns.Length]).Select(h => Math.Min(agrees, h.Value)).DefaultIfEmpty(0).Max())
-            - (order * (moves.IndexOf(turns[0]) + moves.IndexOf(turns[^1]))) - (turns.Length == Places ? agrees : 0);
+        // Of each place the names that agree most, so that every candidate is asked by looking these up.
+        var strongest = heard.ConvertAll(h => h.Select(m => (m.Key, Value: Math.Min(agrees, m.Value))).OrderByDescending(m => m.Value).Take(2).ToArray());
+        double Beside(int place, string move)
+        {
+            foreach (var (other, value) in strongest[place])
+            {
+                if (other != move)
+                {
+                    return value;
+                }
+            }
+
+            return 0;
+        }
+
+        double Agreement(string[] turns)
+        {
+            var sum = 0.0;
+            for (var k = 0; k < Places; k++)
+            {
+                var move = turns[k % turns.Length];
+                sum += Math.Min(agrees, heard[k].GetValueOrDefault(move)) - Beside(k, move);
+            }
+
+            return sum - (order * (moves.IndexOf(turns[0]) + moves.IndexOf(turns[^1]))) - (turns.Length == Places ? agrees : 0);
+        }
+
         var best = candidates.MaxBy(Agreement)!;
         var agreement = Agreement(best);
 
