@@ -123,7 +123,7 @@ internal static partial class MoveMeant
 
     /// <summary>
     /// The move that words mean beside the one under way and what is said around: heels that lift out of a wide squat, circles drawn by the leg that was just lifted,
-    /// a plié with the heels together, steps to the side against a band, the turn of a move that turns, the push of a press. Null where they mean what they say.
+    /// a plié with the heels together, steps to the side against a band, the turn of a move that turns, the push of a press, a seated twist that stretches. Null where they mean what they say.
     /// </summary>
     /// <param name="underWay">Tells the move under way; asked only where it matters.</param>
     internal static Move? Going(Speech speech, MoveLexicon lexicon, Move move, int token, int length, Func<Mention?> underWay)
@@ -138,6 +138,8 @@ internal static partial class MoveMeant
             WideSquat when HeelsTogether().IsMatch(Words(HeelsPlaced, around)) && !FeetApart().IsMatch(Words(HeelsPlaced, around)) => lexicon["first-position-plie"],
             "standing-twist" or "supine-twist" or "seated-rotation" when length == 1 && underWay() is { } under && under.Move.Planes.Contains("transverse") => under.Move,
             "push-up" when length == 1 && underWay() is { } under && under.Move.Pattern.StartsWith("push", StringComparison.Ordinal) => under.Move,
+            "russian-twist" when speech.Tokens[token].Text == "seated" && length == 2 && (OnChair().IsMatch(speech.Text) || LooksRound().IsMatch(Words(around, HeelsPlaced))) => lexicon["seated-twist"],
+            "plank-ball-circle" when OfHips().IsMatch(Words(around, around)) => lexicon["hip-circle"],
             "side-step" when AgainstBand().IsMatch(speech.After(token + length, around)) => lexicon["banded-walk"],
             _ => null,
         };
@@ -159,6 +161,17 @@ internal static partial class MoveMeant
 
     [GeneratedRegex(@"\b(second position|wide|feet apart)\b", Options)]
     private static partial Regex FeetApart();
+
+    /// <summary>"Hands on your hips, stir the pot": no plank on a ball.</summary>
+    [GeneratedRegex(@"^(?!.*\b(balls?|plank|forearms|elbows)\b).*\b(hips|pelvis|waist)\b", Options)]
+    private static partial Regex OfHips();
+
+    [GeneratedRegex(@"\b(chairs?|seat|stool)\b", Options)]
+    private static partial Regex OnChair();
+
+    /// <summary>"A seated twist, look over your right shoulder": the spine is turned to be stretched.</summary>
+    [GeneratedRegex(@"\b((look(ing)?|gaze|chin|eyes) (back |round |around |over |behind |past )*(over|behind|past) (your|the)|cross(ed)? (your )?legs|(hand|palm) (to|on|behind) (your|the) (\w+ )?(knee|thigh|back|hip)|hold it there|breathe)\b", Options)]
+    private static partial Regex LooksRound();
 
     [GeneratedRegex(@"\b(with|against|in) (a|the|your|our) (\w+ )?bands?\b", Options)]
     private static partial Regex AgainstBand();

@@ -270,7 +270,7 @@ internal static class Repeats
                 continue;
             }
 
-            var last = Named.LastNamed(mentions, mark.At, reach);
+            var last = Named.LastNamed(mentions, mark.At, reach, m => !IsHow(m)) ?? Named.LastNamed(mentions, mark.At, reach);
             var called = false;
             if (added.Count > 0 && mark.At - added[^1].At <= reach && (last is null || last.At < added[^1].At))
             {
@@ -279,7 +279,7 @@ internal static class Repeats
                 called = true;
             }
 
-            var named = Clocked.Between(mentions, mark.At - 5, mark.At + 14).Any(m => m.Weight >= 0.5);
+            var named = Clocked.Between(mentions, mark.At - 5, mark.At + 14).Any(m => m.Weight >= 0.5 && !IsHow(m));
             if (last is null || named)
             {
                 continue;
@@ -296,5 +296,14 @@ internal static class Repeats
 
         mentions.AddRange(added);
         mentions.Sort((a, b) => a.At.CompareTo(b.At));
+
+        // "Second set, off we go, keep your chin tucked": where sets are said, what a few words seem to name in one that was just called is how it is done.
+        bool IsHow(Mention m) => dose is { Sets: >= 2, Supersets: false } && m is { Weak: true, Role: Role.Doing, Length: <= FewWords }
+            && Clocked.Between(marks, m.At - JustCalled, m.At).Any(k => k.Kind == MarkKind.Again || k is { Kind: MarkKind.Start, Strength: >= 0.9 });
     }
+
+    /// <summary>Seconds after a set is called.</summary>
+    private const double JustCalled = 20;
+
+    private const int FewWords = 3;
 }

@@ -18,6 +18,14 @@ public sealed class NamingTests
     public void Two_moves_said_as_one_are_the_combined_move(string words, string move) =>
         Assert.Equal([move], Moves($"[0:10] next up {words} three two one go", "[0:30] keep going", "[0:55] and rest"));
 
+    [Theory]
+    [InlineData("pull up a chair", "a seated twist to the right and to the left", "seated-twist")]
+    [InlineData("come and sit on the floor", "cross your legs and a seated twist look over your right shoulder", "seated-twist")]
+    [InlineData("abs today on the mat", "lean back for a seated twist side to side", "russian-twist")]
+    [InlineData("stand tall hands on your hips", "stir the pot draw big circles with your pelvis", "hip-circle")]
+    public void A_name_of_two_moves_is_the_one_that_fits_where_the_body_is(string before, string words, string move) =>
+        Assert.Equal([move], Moves($"[0:06] {before}", $"[0:14] {words}", "[0:30] lovely", "[0:50] and rest"));
+
     [Fact]
     public void Two_moves_in_a_list_stay_two() =>
         Assert.Equal(["squat", "plank"], Moves("[0:10] squats here we go", "[0:30] keep going", "[0:50] and rest", "[1:00] plank here we go", "[1:30] hold it", "[1:50] and rest"));

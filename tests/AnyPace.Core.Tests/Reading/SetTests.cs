@@ -47,6 +47,13 @@ public sealed class SetTests
             "[7:10] see you"));
 
     [Fact]
+    public void How_a_set_is_done_that_was_just_called_is_no_move_of_its_own() => Assert.Equal(
+        ["romanian-deadlift", "romanian-deadlift", "romanian-deadlift"],
+        Moves(
+            "[0:00] three sets of twelve with a good rest between", "[0:20] romanian deadlifts first", "[0:25] here we go", "[0:40] slow", "[1:05] and rest", "[1:40] second set off you go", "[1:46] keep your chin tucked",
+            "[2:00] slow", "[2:25] and rest", "[3:00] last set off you go", "[3:20] flat back", "[3:45] and rest", "[3:55] see you next time"));
+
+    [Fact]
     public void What_comes_before_we_are_warm_is_the_warm_up()
     {
         var read = Make.Read(
