@@ -28,7 +28,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
             return Timeline.Empty;
         }
 
-        // What is said beside the moves waits for none of them, so it is read meanwhile; so is what only asks for the bouts at the end.
+        // What waits for no other stage is read meanwhile. Each is waited for in a way that lets its own error through.
         var remarks = Task.Run(() =>
         {
             var judged = RemarkJudge.Default.Judge(speech);
@@ -37,7 +37,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
         });
         var heard = MentionsHeard.In(speech, lexicon);
         var (marks, dose, mentions) = (heard.Marks, heard.Dose, heard.Mentions);
-        var (judgedRemarks, claimed, claims, cautions, stated) = remarks.Result;
+        var (judgedRemarks, claimed, claims, cautions, stated) = remarks.GetAwaiter().GetResult();
         var outside = Task.Run(() => (Said: FactReader.Outside(speech, mentions, marks, judgedRemarks, claimed), Slips: SlipReader.Read(speech, mentions), Voice: VoiceReader.Read(speech, marks, mentions)));
         var judged = _judge.Judge(speech, heard);
         var segments = NameSettler.Settle(BoutSegmenter.Segments(speech, marks, judged, dose));
@@ -53,6 +53,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
         var kit = Task.Run(() => KitReader.Read(speech, bouts, lexicon));
         var structures = StructureReader.Read(speech, dose, phases, bouts, lexicon);
         var options = OptionReader.Read(speech, mentions, bouts);
+        var besides = outside.GetAwaiter().GetResult();
         return new Timeline(
             speech.End,
             kind,
@@ -61,14 +62,14 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
             phases,
             bouts,
             structures,
-            kit.Result,
+            kit.GetAwaiter().GetResult(),
             options,
             cautions,
             claims,
-            outside.Result.Said)
+            besides.Said)
         {
-            Slips = outside.Result.Slips,
-            Voice = outside.Result.Voice,
+            Slips = besides.Slips,
+            Voice = besides.Voice,
         };
     }
 

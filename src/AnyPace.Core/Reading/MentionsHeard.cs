@@ -13,7 +13,7 @@ internal sealed record MentionsHeard(IReadOnlyList<Mark> Marks, SaidDose Dose, M
         var said = Task.Run(() => DoseReader.Read(speech));
         var marks = MarkFinder.Find(speech);
         var hearing = MentionFinder.Hear(speech, lexicon, marks);
-        var dose = said.Result;
+        var dose = said.GetAwaiter().GetResult();
         var mentions = MentionFinder.Find(speech, lexicon, marks, dose, hearing);
         return new MentionsHeard(marks, dose, hearing, mentions, MentionFinder.WithFaint(speech, lexicon, hearing, mentions), lexicon.Company);
     }
