@@ -28,17 +28,8 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
             return Timeline.Empty;
         }
 
-        // What waits for no other stage is read meanwhile. Each is waited for in a way that lets its own error through.
-        var remarks = Task.Run(() =>
-        {
-            var judged = RemarkJudge.Default.Judge(speech);
-            var claimed = FactReader.Claimed(speech, judged);
-            return (Judged: judged, Claimed: claimed, Claims: FactReader.Claims(speech, claimed), Cautions: FactReader.Cautions(speech), Stated: FactReader.Stated(speech, context?.StatedMinutes));
-        });
         var heard = MentionsHeard.In(speech, lexicon);
         var (marks, dose, mentions) = (heard.Marks, heard.Dose, heard.Mentions);
-        var (judgedRemarks, claimed, claims, cautions, stated) = remarks.GetAwaiter().GetResult();
-        var outside = Task.Run(() => (Said: FactReader.Outside(speech, mentions, marks, judgedRemarks, claimed), Slips: SlipReader.Read(speech, mentions), Voice: VoiceReader.Read(speech, marks, mentions)));
         var judged = _judge.Judge(speech, heard);
         var segments = NameSettler.Settle(BoutSegmenter.Segments(speech, marks, judged, dose));
         var bouts = BoutBuilder.Build(speech, marks, WorkStarts.Settle(speech, marks, segments, dose), dose);
@@ -50,26 +41,24 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
         bouts = TabataBlocks.Fill(bouts, marks, mentions, dose, speech.End.Value);
         var kind = KindOf(speech, marks, bouts, dose);
         var phases = PhaseFinder.Find(speech, marks, bouts, lexicon, kind);
-        var kit = Task.Run(() => KitReader.Read(speech, bouts, lexicon));
-        var structures = StructureReader.Read(speech, dose, phases, bouts, lexicon);
-        var options = OptionReader.Read(speech, mentions, bouts);
-        var besides = outside.GetAwaiter().GetResult();
+        var judgedRemarks = RemarkJudge.Default.Judge(speech);
+        var claimed = FactReader.Claimed(speech, judgedRemarks);
         return new Timeline(
             speech.End,
             kind,
             FactReader.PartOfSeries(speech),
-            stated,
+            FactReader.Stated(speech, context?.StatedMinutes),
             phases,
             bouts,
-            structures,
-            kit.GetAwaiter().GetResult(),
-            options,
-            cautions,
-            claims,
-            besides.Said)
+            StructureReader.Read(speech, dose, phases, bouts, lexicon),
+            KitReader.Read(speech, bouts, lexicon),
+            OptionReader.Read(speech, mentions, bouts),
+            FactReader.Cautions(speech),
+            FactReader.Claims(speech, claimed),
+            FactReader.Outside(speech, mentions, marks, judgedRemarks, claimed))
         {
-            Slips = besides.Slips,
-            Voice = besides.Voice,
+            Slips = SlipReader.Read(speech, mentions),
+            Voice = VoiceReader.Read(speech, marks, mentions),
         };
     }
 

@@ -152,14 +152,10 @@ internal static partial class KitReader
         var with = WithOrWithout().IsMatch(before);
         var lainOn = item == "mat" && OnIt().IsMatch(before);
         var imagined = Imagined().IsMatch(before);
-        if ((Without().IsMatch(before) && !with && !ButIfYouHave().IsMatch(after) && !NeededLater().IsMatch(after)) || NotToday().IsMatch(after) || imagined || RoleReader.IsTold(before, "") || ((PutBefore().IsMatch(before) || before.Length == 0) && PutAfter().IsMatch(after)))
+        if ((Without().IsMatch(before) && !with && !ButIfYouHave().IsMatch(after) && !NeededLater().IsMatch(after)) || NotToday().IsMatch(after) || imagined || RoleReader.IsTold(before, "") || ((PutBefore().IsMatch(before) || before.Length == 0) && PutAfter().IsMatch(after))
+            || (item == "wall" && (StoodAtWall().IsMatch(before) || WallAcross().IsMatch(after))))
         {
-            return new Said(null, false, imagined, false, null, null, null);
-        }
-
-        if (item == "wall" && (StoodAtWall().IsMatch(before) || WallAcross().IsMatch(after)))
-        {
-            return new Said(null, false, false, false, null, null, null);
+            return default(Said) with { IsImagined = imagined };
         }
 
         var orElse = item == "wall" && OrAtOnce().IsMatch(after);
@@ -243,7 +239,7 @@ internal static partial class KitReader
     private static partial Regex PutAfter();
 
     /// <summary>Where everybody is sent to the wall, it is needed.</summary>
-    [GeneratedRegex(@"\b((stand|lean|sit|slide)( up)? against|over to|go to|come to|start(ing)? (at|by|against)|(hands?|palms?|forearms?|elbows)( both| flat| at| shoulder| height| and| forearms?)* (on|against)|(back|shoulders?|shoulder blades|hips?|bottom|bum|feet|heels|head)( and| your| every| bit| of)* (on|to|against|up)|walk(ing)? (your )?(feet|hands) up|slid(e|ing)( back)? (up and )?down|push(ing)? (away|off|yourself)( away| off)?( from)?|stay at|start(ing)? at|turn(ed)? sideways (on )?to|find( (a|some|yourself|yourselves|clear|free|empty|spare|nice))*|facing|face|back (flat )?(on|to|against|into)|stand (at|by|facing))$", Options)]
+    [GeneratedRegex(@"\b((stand|lean|sit|slide)( up)? against|over to|go to|come to|start(ing)? (at|by|against)|(hands?|palms?|forearms?|elbows)( both| flat| at| shoulder| height| and| forearms?)* (on|against)|(back|shoulders?|shoulder blades|hips?|bottom|bum|feet|heels|head)( and| your| every| bit| of)* (on|to|against|up)|walk(ing)? (your )?(feet|hands) up|slid(e|ing)( back)? (up and )?down|push(ing)? (away|off|yourself)( away| off)?( from)?|stay at|turn(ed)? sideways (on )?to|find( (a|some|yourself|yourselves|clear|free|empty|spare|nice))*|facing|face|back (flat )?(on|to|against|into)|stand (at|by|facing))$", Options)]
     private static partial Regex ToWall();
 
     /// <summary>"Put the chair against the wall so it can't slide": where furniture stands, not what is leant on.</summary>
@@ -263,7 +259,7 @@ internal static partial class KitReader
     private static partial Regex MustHave();
 
     /// <summary>"I've a mat here for comfort, but you don't need one"; "a bench, but you can use the edge of the sofa".</summary>
-    [GeneratedRegex(@"^([\w']+ ){0,7}(you|we) can (easily |also |always )?(do|take|use) (this|it|that|them|these) without\b|^([\w']+ ){0,6}(you (do not|don't) have to$|you (do not|don't) have to (?!be\b)|it works (the same|without)|or with nothing|without it's|(it's )?not for show|that's fine and some)|^((?!and\b)[\w']+ ){0,9}but ((you can )?(do|take|try|use) (it|this|them|these|everything) without|(it|this|everything)('s| is) (fine|okay|ok|possible|doable) without|(you|we) (really |absolutely |certainly |definitely |totally |honestly )?((don't|do not) (have to|need)( (1|it|them|any|to|that|this|a \w+))?\b(?! (be|go|do))|(can|could)( [\w']+){0,2} (use|do)( [\w']+){0,4} (sofa|couch|floor|bed|settee)\b))", Options)]
+    [GeneratedRegex(@"^([\w']+ ){0,7}(you|we) can (easily |also |always )?(do|take|use) (this|it|that|them|these) without\b|^([\w']+ ){0,6}(you (do not|don't) have to\b(?! be\b)|it works (the same|without)|or with nothing|without it's|(it's )?not for show|that's fine and some)|^((?!and\b)[\w']+ ){0,9}but ((you can )?(do|take|try|use) (it|this|them|these|everything) without|(it|this|everything)('s| is) (fine|okay|ok|possible|doable) without|(you|we) (really |absolutely |certainly |definitely |totally |honestly )?((don't|do not) (have to|need)( (1|it|them|any|to|that|this|a \w+))?\b(?! (be|go|do))|(can|could)( [\w']+){0,2} (use|do)( [\w']+){0,4} (sofa|couch|floor|bed|settee)\b))", Options)]
     private static partial Regex NotAMust();
 
     /// <summary>"No weights yet, you'll need them later."</summary>

@@ -10,10 +10,9 @@ internal sealed record MentionsHeard(IReadOnlyList<Mark> Marks, SaidDose Dose, M
 {
     public static MentionsHeard In(Speech speech, MoveLexicon lexicon)
     {
-        var said = Task.Run(() => DoseReader.Read(speech));
         var marks = MarkFinder.Find(speech);
+        var dose = DoseReader.Read(speech);
         var hearing = MentionFinder.Hear(speech, lexicon, marks);
-        var dose = said.GetAwaiter().GetResult();
         var mentions = MentionFinder.Find(speech, lexicon, marks, dose, hearing);
         return new MentionsHeard(marks, dose, hearing, mentions, MentionFinder.WithFaint(speech, lexicon, hearing, mentions), lexicon.Company);
     }

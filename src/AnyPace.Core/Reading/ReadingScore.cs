@@ -62,7 +62,8 @@ public sealed record ReadingScore(
         }
 
         var measured = Measure.All(proposed, lexicon).AsLed;
-        var measuredGold = Measure.All(gold.Correct(proposed), lexicon).AsLed;
+        var corrected = gold.Correct(proposed);
+        var measuredGold = Measure.All(corrected, lexicon).AsLed;
         var top = measuredGold.Muscles.Take(5).Select(m => m.Muscle).ToHashSet();
         return new ReadingScore(
             Sets(found, marked).F1,
@@ -72,7 +73,7 @@ public sealed record ReadingScore(
             Presence(proposed, marking, PhaseKind.CoolDown),
             gold.Structures is { Length: > 0 } structures ? structures.Average(s => proposed.Structures.Any(p => Fits(p, s)) ? 1.0 : 0) : null,
             Sets([.. proposed.Kit.Select(k => $"{k.Item} {k.Need.ToString().ToLowerInvariant()}")], [.. gold.Kit]),
-            Sets([.. proposed.Kit.Select(k => k.Item)], [.. gold.Kit.Select(k => k[..k.LastIndexOf(' ')])]),
+            Sets([.. proposed.Kit.Select(k => k.Item)], [.. corrected.Kit.Select(k => k.Item)]),
             measured.Impact.Highest == measuredGold.Impact.Highest,
             top.Count == 0 ? 1 : measured.Muscles.Take(5).Count(m => top.Contains(m.Muscle)) / (double)top.Count,
             Math.Abs(measured.Difficulty.Level - measuredGold.Difficulty.Level) <= 1,

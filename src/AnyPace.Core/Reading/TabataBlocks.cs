@@ -123,7 +123,7 @@ internal static class TabataBlocks
 
         var breaks = Clocked.Between(marks, start + Period, end - Period).Count(m => m.Kind == MarkKind.Break);
         var over = Clocked.Between(marks, end - Tolerance, end + around).Any(m => m.Kind is MarkKind.Break or MarkKind.Round or MarkKind.CoolDown or MarkKind.SignOff);
-        var begins = Clocked.Between(marks, start - Tolerance, start + Tolerance).Any(m => m is { Kind: MarkKind.Start, Strength: >= 0.5 });
+        var begins = Clocked.Between(beats, start - Tolerance, start + Tolerance).Any(m => m.Kind == MarkKind.Start);
         return score - (inside * breaks) + (over ? atEnds : 0) + (begins ? atEnds : 0) + (over && begins ? bothEnds : 0);
     }
 
