@@ -12,8 +12,14 @@ internal static class FitBench
         var folders = new Argument<string[]>("folders") { Description = "Folders with captions/ and gold/.", DefaultValueFactory = _ => ["demo", "tests/corpus"] };
         var sentences = new Option<string[]>("--sentences")
         {
-            Description = "Files of marked sentences.",
+            Description = "Files of marked sentences of promises and asides.",
             DefaultValueFactory = _ => ["tests/corpus/remarks.txt", "tests/AnyPace.Core.Tests/Reading/remarks.txt"],
+            AllowMultipleArgumentsPerToken = true,
+        };
+        var cares = new Option<string[]>("--cares")
+        {
+            Description = "Files of marked sentences of cautions and of easier and harder ways.",
+            DefaultValueFactory = _ => ["tests/corpus/cares.txt", "tests/AnyPace.Core.Tests/Reading/remarks.txt"],
             AllowMultipleArgumentsPerToken = true,
         };
         var numbers = new Option<string[]>("--numbers")
@@ -24,12 +30,12 @@ internal static class FitBench
         };
         var output = new Option<string>("--out") { Description = "The folder to write the tables to.", DefaultValueFactory = _ => "src/AnyPace.Core/Reading" };
         var lexicon = new Option<string>("--lexicon") { Description = "The folder to write what the lexicon learns to.", DefaultValueFactory = _ => "src/AnyPace.Core/Lexicon" };
-        var command = new Command("fit", "Weights of what speaks for a move that is named, for a remark and for the role of a number, from marked recordings and sentences. Those kept aside are left out. Moves are heard with the roles that the program was built with: if these change, build and run it again.") { folders, sentences, numbers, output, lexicon };
-        command.SetAction(parse => Run(parse.GetValue(folders)!, parse.GetValue(sentences)!, parse.GetValue(numbers)!, parse.GetValue(output)!, parse.GetValue(lexicon)!));
+        var command = new Command("fit", "Weights of what speaks for a move that is named, for a remark and for the role of a number, from marked recordings and sentences. Those kept aside are left out. Moves are heard with the roles that the program was built with: if these change, build and run it again.") { folders, sentences, cares, numbers, output, lexicon };
+        command.SetAction(parse => Run(parse.GetValue(folders)!, parse.GetValue(sentences)!, parse.GetValue(cares)!, parse.GetValue(numbers)!, parse.GetValue(output)!, parse.GetValue(lexicon)!));
         return command;
     }
 
-    private static int Run(string[] folders, string[] sentences, string[] numbers, string output, string lexicon)
+    private static int Run(string[] folders, string[] sentences, string[] cares, string[] numbers, string output, string lexicon)
     {
         var recordings = MarkedRecording.Load(folders).FindAll(r => !r.Gold.KeptAside);
         var roles = NumberFit.Fit(NumberFit.Sentence.Parse(numbers.SelectMany(File.ReadLines)), [.. recordings.Select(r => new NumberFit.MarkedClass(r.Captions, r.Gold))]);
@@ -38,10 +44,13 @@ internal static class FitBench
         var mentions = MentionFit.Fit(MentionFit.AllMentions(classes, MoveLexicon.Default));
         Write("mention-trees.csv", mentions.Write(MentionFit.Traits), mentions.Columns.Count());
         File.WriteAllText(Path.Combine(lexicon, "taught-classes.txt"), TaughtClass.Write(classes.Select(MentionFit.Taught)));
-        var remarks = RemarkFit.Fit(
-            RemarkFit.Sentence.Parse(sentences.SelectMany(File.ReadLines)),
-            [.. recordings.Where(r => r.Gold.Outside is not null).Select(r => new RemarkFit.MarkedClass(r.Captions, r.Gold))]);
-        Write("remark-weights.csv", remarks.Write(), remarks.Weights.Count);
+        foreach (var (field, files) in new[] { (RemarkField.Beside, sentences), (RemarkField.Care, cares) })
+        {
+            var weights = RemarkFit.Fit(
+                field, RemarkFit.Sentence.Parse(files.SelectMany(File.ReadLines)), RemarkFit.MarkedClass.Of(recordings.Select(r => (r.Captions, r.Gold)), field));
+            Write(field.File, weights.Write(), weights.Weights.Count);
+        }
+
         return 0;
 
         void Write(string name, string table, int weights)

@@ -41,7 +41,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
         bouts = TabataBlocks.Fill(bouts, marks, mentions, dose, speech.End.Value);
         var kind = KindOf(speech, marks, bouts, dose);
         var phases = PhaseFinder.Find(speech, marks, bouts, lexicon, kind);
-        var judgedRemarks = RemarkJudge.Default.Judge(speech);
+        var (judgedRemarks, care) = (RemarkField.Beside.Judge.Judge(speech), RemarkField.Care.Judge.Judge(speech));
         var claimed = FactReader.Claimed(speech, judgedRemarks);
         return new Timeline(
             speech.End,
@@ -52,8 +52,8 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
             bouts,
             StructureReader.Read(speech, dose, phases, bouts, lexicon),
             KitReader.Read(speech, bouts, lexicon),
-            OptionReader.Read(speech, mentions, bouts),
-            FactReader.Cautions(speech),
+            OptionReader.Read(speech, mentions, bouts, care),
+            FactReader.Cautions(speech, care),
             FactReader.Claims(speech, claimed),
             FactReader.Outside(speech, mentions, marks, judgedRemarks, claimed))
         {

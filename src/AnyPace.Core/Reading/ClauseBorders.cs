@@ -19,6 +19,12 @@ internal static partial class ClauseBorders
             return true;
         }
 
+        if (first.Text is "knees" && speech.Before(token, 2) is "hands and" or "the hands" && length > 1)
+        {
+            // "Hands and knees, tuck the toes under": no knee tuck.
+            return true;
+        }
+
         if (length == 1 && first.Text is "lung" or "lungs")
         {
             // "Fill your lungs", "legs and lungs"; lunges are heard so as well, where they are called.

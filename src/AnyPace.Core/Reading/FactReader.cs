@@ -51,26 +51,32 @@ internal static partial class FactReader
         (Chat, Gossip()),
     ];
 
-    public static ImmutableArray<Caution> Cautions(Speech speech) =>
-        [.. Hits(speech, CautionTopics, []).Select(h => new Caution(Time(speech, h.Token), h.Kind, speech.Around(h.Token, 4, 14)))];
+    public static ImmutableArray<Caution> Cautions(Speech speech, RemarkJudge.Judged care) =>
+        [.. WithTold(speech, Hits(speech, CautionTopics, []), care, RemarkField.Caution).Select(h => new Caution(Time(speech, h.Token), h.Kind, speech.Around(h.Token, 4, 14)))];
+
+    /// <summary>What phrases have found, and what is judged to be such a remark and no phrase of its kind has found.</summary>
+    public static List<(string Kind, int Token, Match Match)> WithTold(Speech speech, List<(string Kind, int Token, Match Match)> said, RemarkJudge.Judged judged, string of) =>
+        Joined(speech, said.Concat(Told(judged, of).Where(r => !said.Exists(s => s.Kind == r.Kind && Near(speech, s.Token, r.Token, RemarkJudge.SameKind)))));
+
+    private static IEnumerable<(string Kind, int Token, Match Match)> Told(RemarkJudge.Judged judged, string of) =>
+        judged.Remarks.Where(r => r.Kind.StartsWith(of, StringComparison.Ordinal)).Select(r => (r.Kind[of.Length..], r.Token, Match.Empty));
+
+    private static bool Near(Speech speech, int token, int other, double within) => Math.Abs(speech.At(token) - speech.At(other)) < within;
 
     /// <summary>Where something is promised; asked once, for <see cref="Claims"/> and <see cref="Outside"/>.</summary>
     public static List<(string Kind, int Token, Match Match)> Claimed(Speech speech, RemarkJudge.Judged judged)
     {
         var said = Hits(speech, ClaimTypes, []);
-        return Joined(speech, said.Concat(Beside(speech, judged, RemarkFit.Claim, said, [])));
+        return Joined(speech, said.Concat(Beside(speech, judged, RemarkField.Claim, said, [])));
     }
 
     /// <summary>What is judged to be a remark and no phrase has found.</summary>
     /// <param name="said">Remarks of these kinds that phrases have found.</param>
     /// <param name="others">Remarks of other kinds.</param>
     private static IEnumerable<(string Kind, int Token, Match Match)> Beside(
-        Speech speech, RemarkJudge.Judged judged, string of, List<(string Kind, int Token, Match Match)> said, List<(string Kind, int Token, Match Match)> others)
-    {
-        bool Near(int token, int other, double within) => Math.Abs(speech.At(token) - speech.At(other)) < within;
-        return judged.Remarks.Where(r => r.Kind.StartsWith(of, StringComparison.Ordinal)).Select(r => (Kind: r.Kind[of.Length..], r.Token, Match.Empty))
-            .Where(r => !said.Exists(s => Near(s.Token, r.Token, s.Kind == r.Kind ? RemarkJudge.SameKind : RemarkJudge.OtherKind)) && !others.Exists(o => Near(o.Token, r.Token, RemarkJudge.OtherKind)));
-    }
+        Speech speech, RemarkJudge.Judged judged, string of, List<(string Kind, int Token, Match Match)> said, List<(string Kind, int Token, Match Match)> others) =>
+        Told(judged, of).Where(r => !said.Exists(s => Near(speech, s.Token, r.Token, s.Kind == r.Kind ? RemarkJudge.SameKind : RemarkField.Beside.Apart))
+            && !others.Exists(o => Near(speech, o.Token, r.Token, RemarkField.Beside.Apart)));
 
     public static ImmutableArray<Claim> Claims(Speech speech, List<(string Kind, int Token, Match Match)> claimed) =>
     [
@@ -97,7 +103,7 @@ internal static partial class FactReader
         var hits = Hits(speech, OutsideTypes, mentions);
         var known = hits.Concat(claimed).Select(h => h.Token).ToList();
         var said = hits.Concat(StoryReader.Find(speech).Where(t => !known.Exists(k => Math.Abs(k - t) <= oneRemark)).Select(t => (Chat, t, Match.Empty))).ToList();
-        return said.Concat(Beside(speech, judged, RemarkFit.Outside, said, claimed));
+        return said.Concat(Beside(speech, judged, RemarkField.Outside, said, claimed));
     }
 
     /// <summary>When the class is spoken of again: the next move named, cue given or side called. Null for a remark shorter than <see cref="Stretch"/>.</summary>
@@ -214,7 +220,7 @@ internal static partial class FactReader
     [GeneratedRegex(@"\G\b((tiny|micro) bend in (the|your|that|those|both) knees?|knees? (drift|cav|wobbl|fall|roll|dip)\w* in(wards?)?\b|(don't (let|want)|careful|watch|protect|mind|look after|avoid|make sure|keep|keeping)( [\w']+){0,4} knees?( [\w']+){0,5} (behind|over|past|cav\w*|collaps\w*|in line|inwards?|in|toes|lock\w*)|knees?( [\w']+){0,3} (don't|not|never)( [\w']+){0,3} (past|over|beyond|in|inwards?|collapse|cave)|(bad|sore|dodgy|sensitive) knees?|(feels?|okay|ok|good|right|comfortable|fine) (for|on|with|in) (your|the) knees?|knees?( [\w']+){0,2} (in line|track\w*|stay\w* (over|behind|in line)|over (the|your) (second|middle|ankles?))|(land\w*|land) (soft\w*|light\w*|quiet\w*)( [\w']+){0,5} knees?|knees?( [\w']+){0,4} (when|as) you land|soft (in the |through the )?knees?|knees? (soft|bent)( [\w']+){0,3} land\w*|bad( [\w']+)? knees?|if (your|the|those) knees?( [\w']+){0,2} (talk|moan|grumbl|complain|scream|shout|bother|hurt|ach|click|object|protest|sore|unhappy|grumpy|tender|don't like|aren't happy)\w*|knees?( [\w']+)? (directly|right|stacked|stays?) (right |directly |just )?(over|above) (your|the|that) ankles?|knees? (are |is )?(issues?|problems?|injur\w+|pain)|lock\w* (out )?(your|the|those) knees?|(kind to|look after|easy on|pressure (on|off)|gentle on|mindful of)( [\w']+){0,2} knees?|knees?( (?!nose\b)[\w']+){0,3} (over|past|beyond|behind)( [\w']+)? toes?|protect (your|the|those) knees?)\b", Plain)]
     private static partial Regex Knees();
 
-    [GeneratedRegex(@"\G\b((rather than|instead of|without|not|avoid|stop|never) (rounding|arching|hunching)|back( [\w']+){0,3} (com|lift|pop|peel|rais)\w*( up)? (off|away from) (the|your) (floor|mat|ground)|back (doesn't|don't|does not|isn't) (take|tak|do|help)\w*|(don't|avoid|not|no|without|careful|watch|protect|look after|stop|prevent)( [\w']+){0,5} (lower|your|the|that) back\b( [\w']+){0,2}|(bad|sore|dodgy) (lower )?backs?|(lower )?back (issues?|problems?|pain|trouble|injur\w+)|protect (your|the|that) (lower )?back|(?<!\b(and|then|to|or|,) )lower back (glued|pressed|flat|into|pushed|on|stays?)|(don't|avoid|no|not) (arch|sag|sink|dip|round)\w*|\bback (doesn't|don't|isn't|does not|won't|never) (arch|sag|sink|dip|round|lift|pop|come)\w*|(low|lower) back (press\w*|push\w*|glued|flat|stays?|connected|heavy)( [\w']+){0,2} (into|to|on|against|down)|(low|lower) back (flat|down on|against|into)|(hips?|back|belly|tummy|bum|bottom) (sag|sink|dip|drop|collapse)\w*|(feel|feeling|felt) (it|this|that|anything)( [\w']+){0,3} (lower )?back\b(?! of)|(careful|mindful|kind|gentle|easy on|pressure|strain)( [\w']+){0,3} (lower )?back(?! (and|to|up)\b)|don't (lean|tip|arch) (too far |so far )?back(wards)?|back('s| is| gets| starts| feels)( [\w']+){0,2} (talk|complain|tired|sore|unhappy|moan|grumbl|twing|ach)\w*|(flat back|back flat)( [\w']+)? (please|when you (pick|lift|put))|pick( [\w']+){0,4} up with a flat back)\b", Plain)]
+    [GeneratedRegex(@"\G\b((rather than|instead of|without|not|avoid|stop|never) (rounding|arching|hunching)|back( [\w']+){0,3} (com|lift|pop|peel|rais)\w*( up)? (off|away from) (the|your) (floor|mat|ground)|back (doesn't|don't|does not|isn't) (take|tak|do|help)\w*|(don't|avoid|not|no|without|careful|watch|protect|look after|stop|prevent)( [\w']+){0,5} (lower|your|the|that) back\b( [\w']+){0,2}|(bad|sore|dodgy) (lower )?backs?|(lower )?back (issues?|problems?|pain|trouble|injur\w+)|protect (your|the|that) (lower )?back|(?<!\b(and|then|to|or|,) |\bpress\w* (your |the |that )?)lower back (glued|pressed|flat|into|pushed|on|stays?)|(don't|avoid|no|not) (arch|sag|round)\w*|\bback (doesn't|don't|isn't|does not|won't|never) (arch|sag|sink|dip|round|lift|pop|come)\w*|(low|lower) back (press\w*|push\w*|glued|flat|stays?|connected|heavy)( [\w']+){0,2} (into|to|on|against|down)|(low|lower) back (flat|down on|against|into)|(don't|not|no|never|without|if|when|once|stop|avoid|sure|start\w*)( (let|the|your|that|those|these|them|you|feel|see|get|any|my)){0,4} (hips?|back|belly|tummy|bum|bottom)( (is|are|starts?|to|isn't|aren't|not))* (sag|sink|dip|drop|collapse)\w*|(feel|feeling|felt) (it|this|that|anything)( [\w']+){0,3} (lower )?back\b(?! of)|(careful|mindful|kind|gentle|easy on|pressure|strain)( [\w']+){0,3} (lower )?back(?! (and|to|up)\b)|don't (lean|tip|arch) (too far |so far )?back(wards)?|back('s| is| gets| starts| feels)( [\w']+){0,2} (talk|complain|tired|sore|unhappy|moan|grumbl|twing|ach)\w*|(flat back|back flat)( [\w']+)? (please|when you (pick|lift|put))|pick( [\w']+){0,4} up with a flat back)\b", Plain)]
     private static partial Regex LowerBack();
 
     [GeneratedRegex(@"\G\b(neck( [\w']+)? (stays? )?(long|relaxed|soft)|(don't|avoid|not|careful|protect|no)( [\w']+){0,4} (neck|chin)|chin (off|away from|up off) (your|the) chest|(space|gap|orange|apple|egg|ball|fist|peach|grapefruit)( [\w']+){0,2} (under|between|beneath) (your|the) chin|(long|relaxed|neutral|soft) (in )?(the |your )?neck|(keep|back of) (the|your) neck( [\w']+)? (long|relaxed|soft|neutral)|(strain|pull|tension|pressure|yank|crank|tug|jerk)\w*( [\w']+){0,3} (neck|head)\b|(don't|not|no|never) (yank|tug|crank)\w*(?! (it )?(from|with) (the|your) (arms?|hands?|legs?))|neck( [\w']+){0,4} (don't|not|no|without)( [\w']+)? (crank|pull|strain|force|tension|tens)\w*|(bother|hurt|strain|tir|stress|ach)\w*( [\w']+){0,2} neck|neck (issues?|problems?|pain|gets (tired|sore)|(is |feels |starts to )?(hurts?|sore|tired|strain\w*|bother\w*|complain\w*)))\b", Plain)]
@@ -235,7 +241,7 @@ internal static partial class FactReader
     [GeneratedRegex(@"\G\b((socks? off|in (your )?socks)|(shoes|trainers|sneakers)( [\w']+){0,4} (on|off|for this)|(pair of )(supportive )?(shoes|trainers|sneakers)|bare ?foot|(wear|put on|put|need|supportive|good|grab|wearing|got|keep|take off)( [\w']+){0,3} (shoes|trainers|sneakers)( on| off)?)\b", Plain)]
     private static partial Regex Footwear();
 
-    [GeneratedRegex(@"\G\b((move|push|pull|shift) (the|that|your|any|those)( [\w']+)? (table|furniture|rug|toys|sofa|coffee table|chairs?)( [\w']+){0,2} (out of the way|back|aside|away)|room (for your|to (swing|move|jump|kick|lunge|step|stretch|spread))|(clear|enough|plenty of|some|make sure|little|bit of) ([\w']+ ){0,4}(space|room)\b(?! temperature)|chair( [\w']+){0,5} (stable|sturdy|secure|against|slide|slip|move)|(sturdy|stable) chair|non ?slip|slipp(y|ery)|(don't|might|could|will|may|you'll) slip|(mat|rug|towel|floor|carpet)( [\w']+){0,3} (slip|slid|mov)\w*|(nothing|anything|something|nobody|no one)( [\w']+){0,3} (trip|bump|knock|hit|in (the|your) way|(behind|around|near|next to|in front of) you)|trip (over|on)|(watch|mind|careful)( [\w']+){0,4} (furniture|coffee table|ceiling|surroundings))\b", Plain)]
+    [GeneratedRegex(@"\G\b((move|push|pull|shift) (the|that|your|any|those)( [\w']+)? (table|furniture|rug|toys|sofa|coffee table|chairs?)( [\w']+){0,2} (out of the way|back|aside|away)|room (for your|to (swing|move|jump|kick|lunge|step|stretch|spread))|(clear|enough|plenty of|make sure|bit of) ([\w']+ ){0,4}(space|room)\b(?! temperature)|some (space|room)\b(?! for (those|the|your))|chair( [\w']+){0,5} (stable|sturdy|secure|against|slide|slip|move)\b|non ?slip|slipp(y|ery)|(don't|might|could|will|may|you'll) slip|(mat|rug|towel|floor|carpet)( [\w']+){0,3} (slip|slid)\w*|(nothing|anything|something|nobody|no one)( [\w']+){0,3} (trip|bump|knock|hit|in (the|your) way|(behind|around|near|next to|in front of) you)|trip (over|on)|(watch|mind|careful)( [\w']+){0,4} (furniture|coffee table|ceiling|surroundings))\b", Plain)]
     private static partial Regex Space();
 
     [GeneratedRegex(@"\G\b((don't|do not) go too heavy|(start|begin|go)( off)? (with )?(a )?(light|lighter|small)( weights?| dumbbells?| bands?)?( [\w']+){0,2} (and|then|build|first|until|till)|build( it)? up( slowly| gradually| over)|work your way up|(choose|pick|use) (a |your )?(lighter|weight)( [\w']+){0,5}|go lighter|too heavy|lighter weights? if)\b", Plain)]

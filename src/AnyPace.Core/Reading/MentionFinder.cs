@@ -1,10 +1,11 @@
 using System.Collections.Immutable;
+using System.Text.RegularExpressions;
 using AnyPace.Core.Lexicon;
 
 namespace AnyPace.Core.Reading;
 
 /// <summary>Finds move names in speech and decides what the words around each do with it.</summary>
-public static class MentionFinder
+public static partial class MentionFinder
 {
     /// <summary>Two announcements further apart than this, in seconds, are not of one start.</summary>
     internal const double AnnouncedApart = 15;
@@ -61,14 +62,20 @@ public static class MentionFinder
     private const double ToldFor = 12;
 
     /// <summary>The mentions, and what speech is only a little like where nothing is named; those weigh nothing until they are judged.</summary>
-    internal static List<Mention> WithFaint(Speech speech, MoveLexicon lexicon, Hearing heard, List<Mention> mentions)
+    internal static List<Mention> WithFaint(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, Hearing heard, List<Mention> mentions)
     {
         List<Mention> all = [.. mentions];
+        var opening = Math.Min(ClassOpening.OpeningAt(speech, marks), ClassOpening.FirstDone(speech, heard.Raw, marks));
         foreach (var (hit, token, length) in NameFinder.Faint(speech, heard.Listened, heard.Like, heard.Raw))
         {
             var at = speech.At(token);
             var move = MoveMeant.Here(lexicon, hit.Move, heard.Position.Find(token).Position, weak: true, []);
             if (mentions.Exists(m => m is { Weak: false, Role: Role.Previewed, Weight: 0 } && m.Move.Id == move.Id && at - m.At is >= 0 and < ToldFor) || IsWarnedOf(speech, move, token, length))
+            {
+                continue;
+            }
+
+            if (at < opening && Brought().IsMatch(speech.Before(token, BroughtWithin)))
             {
                 continue;
             }
@@ -87,6 +94,12 @@ public static class MentionFinder
         MentionStarts.SetUp(all);
         return all;
     }
+
+    private const int BroughtWithin = 5;
+
+    /// <summary>"Grab your dumbbells and let's get started": what is fetched before the class begins is a little like whatever is done with it.</summary>
+    [GeneratedRegex(@"\b(grab|fetch|find|need|bring|you'll want|get) (a|an|your|some|the|yourself|any)?( [\w']+){0,3}$", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex Brought();
 
     /// <summary>"Hips level, don't open out like a gate": told by an image, of what is not to be done.</summary>
     private static bool IsWarnedOf(Speech speech, Move move, int token, int length)

@@ -57,6 +57,12 @@ internal static class MentionStarts
                 break;
             }
 
+            // The last of the warm-up is done by the time everyone is warm; the start that follows is of the work.
+            if (mark.Kind == MarkKind.WarmUpOver && mark.At - at > LongCued)
+            {
+                return at;
+            }
+
             // Named again and again before anyone counts: it has begun.
             if (mark is { Kind: MarkKind.Start, Strength: <= 0.5 } && mark.At - at > Repeating && Clocked.Between(mentions, at + 1, mark.At).Count(m => m.Move.Id == mentions[index].Move.Id && !m.Weak) >= 2)
             {

@@ -355,6 +355,12 @@ internal static class NameFinder
             Array.Fill(borders, true, token, length);
         }
 
+        // What was told is done and counted; what is told next is another thing.
+        foreach (var run in CountRun.Find(speech).Where(r => r.Length >= Counted && r.LastToken - r.Token < 2 * r.Length))
+        {
+            Array.Fill(borders, true, run.Token, run.LastToken - run.Token + 1);
+        }
+
         var found = new List<(LikeMove Like, int From, int Count)>();
         for (var from = 0; from < speech.Tokens.Count;)
         {
@@ -394,6 +400,9 @@ internal static class NameFinder
 
         return found;
     }
+
+    /// <summary>So many numbers in a row count what was told before.</summary>
+    private const int Counted = 4;
 
     /// <summary>Of stretches that overlap, or begin within so many seconds, the likest.</summary>
     private static List<(LikeMove Like, int From, int Count)> LikestOf(Speech speech, List<(LikeMove Like, int From, int Count)> found, double apart)

@@ -132,5 +132,5 @@ public static class NumberFit
         return Fit(examples);
     }
 
-    private static TraitWeights Fit(List<(int Kind, HashSet<string> Traits)> examples) => TraitWeights.Fit(Kinds, examples, LeastNumbers, Ridge, LeastWeight);
+    private static TraitWeights Fit(List<(int Kind, HashSet<string> Traits)> examples) => TraitWeights.Fit(Kinds, examples.ConvertAll(e => (e.Kind == None ? Array.Empty<int>() : [e.Kind], e.Traits)), LeastNumbers, Ridge, LeastWeight);
 }

@@ -7,14 +7,6 @@ namespace AnyPace.Core.Reading;
 /// <summary>Makes the weights of <see cref="RemarkJudge"/> from marked sentences and marked classes. The same give the same weights.</summary>
 public static class RemarkFit
 {
-    /// <summary>What a marked promise, and what a marked aside, begins with.</summary>
-    internal const string Claim = "claim ";
-    internal const string Outside = "outside ";
-
-    /// <summary>The kinds told by their words, as a marked sentence names them: "claim calories".</summary>
-    public static readonly ImmutableArray<string> Kinds =
-        [.. Remark.Types(RemarkKind.Promise).Select(t => Claim + t), .. Remark.Types(RemarkKind.Aside).Select(t => Outside + t)];
-
     /// <summary>What a weight costs: the larger, the less a trait that is seldom seen may say.</summary>
     private const double Ridge = 1.5;
 
@@ -28,7 +20,10 @@ public static class RemarkFit
     private const double Before = 12;
     private const double After = 25;
 
-    /// <summary>A sentence with its kind, or any other word where it is none of them.</summary>
+    /// <summary>Seconds within which marked remarks are made in the same words.</summary>
+    private const double AtOnce = 3;
+
+    /// <summary>A sentence with its kind, or kinds with a plus between; any other word where it is none of them.</summary>
     public readonly record struct Sentence(string Kind, string Said)
     {
         /// <summary>Lines of "kind: sentence".</summary>
@@ -38,28 +33,31 @@ public static class RemarkFit
     }
 
     /// <summary>A class with its marked remarks.</summary>
-    public sealed class MarkedClass(CaptionFile file, GoldReading gold)
+    public sealed class MarkedClass(CaptionFile file, IReadOnlyList<(double At, string Kind)> remarks)
     {
         internal Speech Speech { get; } = new(file.Cues);
 
-        internal IReadOnlyList<(double At, string Kind)> Remarks { get; } =
-            [.. (gold.Claims ?? []).Select(c => (c.At, Claim + c.Kind)), .. (gold.Outside ?? []).Select(o => (o.At, Outside + o.Kind))];
+        internal IReadOnlyList<(double At, string Kind)> Remarks => remarks;
 
-        internal bool IsPlain(double at) => !Remarks.Any(r => at > r.At - Before && at < r.At + After);
+        internal bool IsPlain(double at) => !remarks.Any(r => at > r.At - Before && at < r.At + After);
+
+        /// <summary>The classes in which somebody marked the remarks of a field.</summary>
+        public static IReadOnlyList<MarkedClass> Of(IEnumerable<(CaptionFile Captions, GoldReading Gold)> classes, RemarkField field) =>
+            [.. from c in classes let marked = field.Marked(c.Gold) where marked is not null select new MarkedClass(c.Captions, marked.Value)];
     }
 
-    public static TraitWeights Fit(IEnumerable<Sentence> sentences, IReadOnlyList<MarkedClass> classes)
+    public static TraitWeights Fit(RemarkField field, IEnumerable<Sentence> sentences, IReadOnlyList<MarkedClass> classes)
     {
-        var examples = new List<(int Kind, HashSet<string> Traits)>();
+        var examples = new List<(int[] Kinds, HashSet<string> Traits)>();
         var talk = classes.Select(c => c.Speech).OrderBy(s => s.Text, StringComparer.Ordinal).ToList();
         foreach (var (kind, said) in sentences)
         {
-            examples.Add(Example(kind, said));
+            examples.Add(Example(field, kind, said));
 
             // A promise is told by few words, whatever is about them.
-            if (talk.Count > 0 && !kind.StartsWith(Claim, StringComparison.Ordinal))
+            if (talk.Count > 0 && !kind.StartsWith(RemarkField.Claim, StringComparison.Ordinal))
             {
-                examples.Add(Example(kind, InTalk(said, talk)));
+                examples.Add(Example(field, kind, InTalk(said, talk)));
             }
         }
 
@@ -67,33 +65,36 @@ public static class RemarkFit
         {
             var speech = marked.Speech;
             const double roughly = 0.3;
-            var remarks = marked.Remarks.Select(r => (r.Kind, First: speech.Tokens.Count(t => t.At < r.At - roughly))).ToList();
+            var remarks = marked.Remarks.Select(r => (r.At, r.Kind, First: speech.Tokens.Count(t => t.At < r.At - roughly))).ToList();
             foreach (var (from, to) in RemarkTraits.Breaths(speech, 0, speech.Tokens.Count, RemarkJudge.Parted))
             {
-                HashSet<string> Sentence(int first) => RemarkTraits.Of(speech, first, Math.Min(to, first + RemarkJudge.Sentence));
-                examples.AddRange(remarks.Where(r => r.First >= from && r.First < to).Select(r => (Kinds.IndexOf(r.Kind), Sentence(r.First))));
+                HashSet<string> Sentence(int first) => RemarkTraits.Of(speech, first, Math.Min(to, first + RemarkJudge.Sentence), field.Words);
+                examples.AddRange(remarks.Where(r => r.First >= from && r.First < to)
+                    .Select(r => (Places(field, remarks.Where(o => Math.Abs(o.At - r.At) < AtOnce).Select(o => o.Kind)), Sentence(r.First))));
                 for (var first = from; first == from || first + RemarkJudge.Sentence <= to; first += RemarkJudge.Sentence / 4)
                 {
                     if (marked.IsPlain(speech.At(first)))
                     {
-                        examples.Add((-1, Sentence(first)));
+                        examples.Add(([], Sentence(first)));
                     }
                 }
             }
         }
 
         // Of the plain words of a class only some are examples; those that a first fit takes for a remark, even a little, are added.
-        var rough = new RemarkJudge(Fit(examples));
-        examples.AddRange(classes.AsParallel().AsOrdered().SelectMany(c => rough.Judge(c.Speech).Found(RemarkJudge.Least)
-            .Where(r => c.IsPlain(c.Speech.At(r.Token))).Select(r => (-1, RemarkTraits.Of(c.Speech, r.First, r.End)))));
-        return Fit(examples);
+        var rough = new RemarkJudge(field, Fit(field, examples));
+        examples.AddRange(classes.AsParallel().AsOrdered().SelectMany(c => rough.Weigh(c.Speech).Found(RemarkJudge.Least)
+            .Where(r => c.IsPlain(c.Speech.At(r.Token))).Select(r => (Array.Empty<int>(), RemarkTraits.Of(c.Speech, r.First, r.End, field.Words)))));
+        return Fit(field, examples);
     }
 
-    private static (int Kind, HashSet<string> Traits) Example(string kind, string said)
+    private static int[] Places(RemarkField field, IEnumerable<string> kinds) => [.. kinds.Select(k => field.Kinds.IndexOf(k)).Where(k => k >= 0).Distinct()];
+
+    private static (int[] Kinds, HashSet<string> Traits) Example(RemarkField field, string kind, string said)
     {
         const double seconds = 8;
         var speech = new Speech([new Cue(Seconds.Zero, new Seconds(seconds), said, 1)]);
-        return (Kinds.IndexOf(kind), RemarkTraits.Of(speech, 0, speech.Tokens.Count));
+        return (Places(field, kind.Split(" + ")), RemarkTraits.Of(speech, 0, speech.Tokens.Count, field.Words));
     }
 
     /// <summary>A sentence with words of classes right before and after it, as it is met where nobody wrote a full stop. The same sentence gets the same words.</summary>
@@ -111,5 +112,5 @@ public static class RemarkFit
         return $"{Words(before)} {said} {Words(around - before)}";
     }
 
-    private static TraitWeights Fit(List<(int Kind, HashSet<string> Traits)> examples) => TraitWeights.Fit(Kinds, examples, LeastRemarks, Ridge, LeastWeight);
+    private static TraitWeights Fit(RemarkField field, List<(int[] Kinds, HashSet<string> Traits)> examples) => TraitWeights.Fit(field.Kinds, examples, LeastRemarks, Ridge, LeastWeight);
 }

@@ -1,12 +1,13 @@
 using System.Collections.Frozen;
+using System.Numerics.Tensors;
 
 namespace AnyPace.Core.Reading;
 
 /// <summary>
-/// Tells remarks beside the class by all their words together: for each kind a logistic regression over marked sentences and classes. It knows what nobody wrote a phrase for; the phrases of
-/// <see cref="FactReader"/> know what is rare and certain.
+/// Tells remarks by all their words together: for each kind a logistic regression over marked sentences and classes. It knows what nobody wrote a phrase for; the phrases of
+/// <see cref="FactReader"/> and <see cref="OptionReader"/> know what is rare and certain.
 /// </summary>
-/// <remarks>The weights are in <c>remark-weights.csv</c>, one line a trait; <see cref="RemarkFit"/> makes them anew.</remarks>
+/// <remarks>The weights of a <see cref="RemarkField"/> are in a table of its own, one line a trait; <see cref="RemarkFit"/> makes them anew.</remarks>
 public sealed class RemarkJudge
 {
     /// <summary>Words looked at together: about a sentence.</summary>
@@ -18,25 +19,16 @@ public sealed class RemarkJudge
     /// <summary>Seconds of silence that part what is said, to tell when the remark was made.</summary>
     private const double Pause = 4;
 
-    /// <summary>
-    /// Log of the odds from which words are an aside, and from which a promise: what a studio is told not to repeat should be one. Where sentences and classes were held back in turn, hits and false alarms
-    /// balanced about here.
-    /// </summary>
-    private const double AsideFrom = 0;
-    private const double PromiseFrom = 0.5;
-
     /// <summary>Log of the odds below which nothing is kept.</summary>
     public const double Least = -2;
 
-    /// <summary>Seconds between two remarks of one kind, and between two of different kinds.</summary>
+    /// <summary>Seconds between two remarks of one kind.</summary>
     internal const double SameKind = 20;
-    internal const double OtherKind = 6;
 
     /// <summary>The remark is about there, counted in words from the first of the sentence.</summary>
     private const int Inside = 3;
 
-    private static readonly Lazy<RemarkJudge> Shipped = new(() => new RemarkJudge(TraitWeights.Parse(ReadingFiles.Text("remark-weights.csv"))));
-
+    private readonly RemarkField _field;
     private readonly TraitWeights _table;
     private readonly FrozenDictionary<string, int> _rows;
 
@@ -46,11 +38,12 @@ public sealed class RemarkJudge
 
     private const int NoRow = -1;
 
-    public RemarkJudge(TraitWeights table)
+    public RemarkJudge(RemarkField field, TraitWeights table)
     {
+        _field = field;
         _table = table;
         _rows = table.Weights.Index().ToFrozenDictionary(w => w.Item.Trait, w => w.Index);
-        var names = WordGroups.Remarks.Names;
+        var names = field.Words.Names;
         _groups = [.. names.Select(n => Row(RemarkTraits.Group(n)))];
         _together = new int[names.Count, names.Count];
         for (var a = 0; a < names.Count; a++)
@@ -69,8 +62,6 @@ public sealed class RemarkJudge
 
     private int Row(string trait) => _rows.GetValueOrDefault(trait, NoRow);
 
-    public static RemarkJudge Default => Shipped.Value;
-
     /// <summary>A remark of a kind.</summary>
     /// <param name="First">The first word of its sentence.</param>
     /// <param name="End">The word after its last.</param>
@@ -81,7 +72,10 @@ public sealed class RemarkJudge
     internal int Odds(HashSet<string> traits, int kind) => _table.Base[kind] + traits.Sum(t => _rows.TryGetValue(t, out var row) ? _table.Weights[row].Weights[kind] : 0);
 
     /// <summary>What is said of every sentence of a speech.</summary>
-    public Judged Judge(Speech speech) => new(this, speech);
+    public Judged Judge(Speech speech) => new(this, speech, _field.From);
+
+    /// <summary>The same, of which all is kept that is more than a little like a remark, for <see cref="Judged.Found(double)"/>.</summary>
+    public Judged Weigh(Speech speech) => new(this, speech, _ => Least);
 
     /// <summary>A speech in which every run of words as long as a sentence was weighed.</summary>
     public sealed class Judged
@@ -91,16 +85,17 @@ public sealed class RemarkJudge
         private readonly int[] _seen;
         private readonly int[] _sum;
 
-        /// <summary>The runs of words, from one up to another, that are at least a little like a remark of a kind, with the odds in hundredths.</summary>
+        /// <summary>The runs of words, from one up to another, that are enough like a remark of a kind, with the odds in hundredths.</summary>
         private readonly List<(int First, int End, int Kind, int Odds)> _runs = [];
 
-        internal Judged(RemarkJudge judge, Speech speech)
+        internal Judged(RemarkJudge judge, Speech speech, Func<string, double> least)
         {
             (_judge, _speech) = (judge, speech);
+            int[] bounds = [.. judge._table.Kinds.Select(k => (int)(least(k) * 100))];
             _seen = new int[judge._rows.Count];
             _sum = [.. judge._table.Base];
             const int shortest = 5;
-            var groups = speech.Texts.Select(WordGroups.Remarks.Of).ToArray();
+            var groups = speech.Texts.Select(judge._field.Words.Of).ToArray();
             int[] words = [.. speech.Stems.Select(judge.Row)];
             int[] pairs = [.. speech.Stems.Zip(speech.Stems.Skip(1), (word, next) => judge.Row(RemarkTraits.Pair(word, next)))];
             foreach (var (from, to) in RemarkTraits.Breaths(speech, 0, speech.Tokens.Count, Parted))
@@ -118,7 +113,7 @@ public sealed class RemarkJudge
                     {
                         for (var k = 0; k < _sum.Length; k++)
                         {
-                            if (_sum[k] > Least * 100)
+                            if (_sum[k] > bounds[k])
                             {
                                 _runs.Add((first, end, k, _sum[k]));
                             }
@@ -166,20 +161,24 @@ public sealed class RemarkJudge
             if (before == 0 || _seen[row] == 0)
             {
                 var weights = _judge._table.Weights[row].Weights;
-                for (var k = 0; k < _sum.Length; k++)
+                if (by > 0)
                 {
-                    _sum[k] += by * weights[k];
+                    TensorPrimitives.Add<int>(_sum, weights, _sum);
+                }
+                else
+                {
+                    TensorPrimitives.Subtract<int>(_sum, weights, _sum);
                 }
             }
         }
 
         /// <summary>What is surely a remark, in the order it is said.</summary>
-        public IReadOnlyList<Told> Remarks => _remarks ??= Found(kind => kind.StartsWith(RemarkFit.Claim, StringComparison.Ordinal) ? PromiseFrom : AsideFrom);
+        public IReadOnlyList<Told> Remarks => _remarks ??= Found(_judge._field.From);
 
         private List<Told>? _remarks;
 
         /// <summary>The remarks, the surest first taken and none beside it, in the order they are said.</summary>
-        /// <param name="least">Log of the odds, not below <see cref="Least"/>.</param>
+        /// <param name="least">Log of the odds, not below <see cref="Least"/>; only of what was weighed (<see cref="Weigh"/>).</param>
         public List<Told> Found(double least) => Found(_ => least);
 
         private List<Told> Found(Func<string, double> least)
@@ -189,10 +188,11 @@ public sealed class RemarkJudge
             foreach (var (first, end, kind, _) in _runs.Where(r => r.Odds > bounds[r.Kind]).OrderByDescending(r => r.Odds).ThenBy(r => r.First))
             {
                 // Silences are where it may have begun: it is in the part that by itself is most like one.
-                var (from, to) = RemarkTraits.Breaths(_speech, first, end, Pause).MaxBy(b => _judge.Odds(RemarkTraits.Of(_speech, b.From, b.To), kind));
+                List<(int From, int To)> breaths = [.. RemarkTraits.Breaths(_speech, first, end, Pause)];
+                var (from, to) = breaths is [var only] ? only : breaths.MaxBy(b => _judge.Odds(RemarkTraits.Of(_speech, b.From, b.To, _judge._field.Words), kind));
                 var token = Math.Min(from + Inside, to - 1);
                 var at = _speech.At(token);
-                if (!taken.Exists(t => Math.Abs(t.At - at) < (t.Kind == kind ? SameKind : OtherKind)))
+                if (!taken.Exists(t => Math.Abs(t.At - at) < (t.Kind == kind ? SameKind : _judge._field.Apart)))
                 {
                     taken.Add((at, kind, new Told(_judge._table.Kinds[kind], first, end, token)));
                 }

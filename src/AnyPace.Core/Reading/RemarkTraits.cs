@@ -30,9 +30,8 @@ internal static class RemarkTraits
     public static string[] GroupsIn(string trait) => trait.StartsWith('#') ? trait[1..].Split('&') : [];
 
     /// <summary>The traits of the words from one up to another, without it.</summary>
-    public static HashSet<string> Of(Speech speech, int from, int to)
+    public static HashSet<string> Of(Speech speech, int from, int to, WordGroups words)
     {
-        var words = WordGroups.Remarks;
         var traits = new HashSet<string>();
         for (var i = from; i < to; i++)
         {

@@ -13,8 +13,10 @@ internal static partial class RoleReader
         const int wordsBefore = 8;
         const int wordsAfter = 7;
         var before = new Beside(speech, token - wordsBefore, token, speech.Before(token, wordsBefore));
+        var words = wordsBefore - Closed(speech, token, wordsBefore);
+        var clause = words == wordsBefore ? before : new Beside(speech, token - words, token, speech.Before(token, words));
         var after = new Beside(speech, token + length, token + length + 1, speech.After(token + length, wordsAfter));
-        if (Correction().IsMatch(after.Text) || after.Holds(NegativeAfter()) || (before.Holds(Negative()) && !before.Holds(NotOnly())))
+        if (Correction().IsMatch(after.Text) || after.Holds(NegativeAfter()) || (clause.Holds(Negative()) && !clause.Holds(NotOnly())))
         {
             return Role.Negated;
         }
@@ -33,7 +35,7 @@ internal static partial class RoleReader
         }
 
         var next = before.Holds(NextUp());
-        if ((!next && before.Holds(Alternative()) && !before.Holds(Tag()) && !(described && IfYouCan().IsMatch(before.Text))) || (!described && ((AlternativeAfter().IsMatch(after.Text) && !before.Holds(ThisIs())) || (before.Holds(If()) && InsteadAfter().IsMatch(after.Text)))))
+        if ((!next && clause.Holds(Alternative()) && !clause.Holds(Tag()) && !(described && IfYouCan().IsMatch(before.Text))) || (!described && ((AlternativeAfter().IsMatch(after.Text) && !before.Holds(ThisIs())) || (before.Holds(If()) && InsteadAfter().IsMatch(after.Text)))))
         {
             return Role.Alternative;
         }
@@ -44,17 +46,17 @@ internal static partial class RoleReader
         }
 
         // "They skip": whoever it is, it is not the class.
-        if (IsTold(before.Text, after.Text) || (length == 1 && speech.Before(token, 1) is "they" or "he" or "she"))
+        if (IsTold(clause.Text, after.Text) || (length == 1 && speech.Before(token, 1) is "they" or "he" or "she"))
         {
             return Role.Told;
         }
 
-        if (!described && (before.Holds(Past()) || after.Holds(PastAfter()) || before.Holds(SpokenOf()) || after.Holds(SpokenOfAfter())))
+        if (!described && (clause.Holds(Past()) || after.Holds(PastAfter()) || clause.Holds(SpokenOf()) || after.Holds(SpokenOfAfter())))
         {
             return Role.Past;
         }
 
-        if (OtherPerson().IsMatch(before.Text) || speech.Others.Does(token))
+        if (OtherPerson().IsMatch(clause.Text) || speech.Others.Does(token))
         {
             return Role.Alternative;
         }
@@ -76,6 +78,22 @@ internal static partial class RoleReader
     private readonly record struct Beside(Speech Speech, int From, int To, string Text)
     {
         public bool Holds(Regex phrase) => Text.Length > 0 && Speech.MayBegin(phrase, From, To) && phrase.IsMatch(Text);
+    }
+
+    /// <summary>How many of the words before a name are closed off by an "okay" or "alright" that opens a new sentence: "you can go and eat, okay, march".</summary>
+    private static int Closed(Speech speech, int token, int words)
+    {
+        for (var t = token - 1; t >= Math.Max(1, token - words); t--)
+        {
+            if (speech.Tokens[t].Text is "okay" or "alright"
+                && speech.Tokens[t - 1].Text is not ("is" or "it's" or "that's" or "that" or "not" or "be" or "you're" or "are" or "feels" or "totally" or "perfectly" or "absolutely" or "also" or "an" or "still" or "just" or "isn't" or "if" or "so" or "because" or "more" or "okay" or "me" or "too")
+                && (t + 1 == token || speech.Tokens[t + 1].Text is not ("to" or "if" or "for" or "with" or "not" or "or")))
+            {
+                return t - (token - words) + 1;
+            }
+        }
+
+        return 0;
     }
 
     private const int JustDoWithin = 16;
@@ -350,7 +368,7 @@ internal static partial class RoleReader
     private static partial Regex Later();
 
     /// <summary>"People ask me about", "these work the same muscles as": a move is talked of, not done.</summary>
-    [GeneratedRegex(@"\b(same muscles as|(strength|power|mobility|balance)( (that )?(you|we|you'll|we'll) (need|want|use))? for|(better|stronger|worse) at|(?<=\w )beats|(confus|mistak|mix)\w*( [\w']+)? (this|it|that|these|them) (with|for|up with)|hop(e|ing|ed) for|think|why (we|i|you|they) (never|don't|always|hardly ever) (do|did)|(you'll|you|you already|probably|might) know|(ask|asks|asked|asking|talk|talks|talking|video|videos|email|emails|question|questions|message|messages)( me| us)? (about|on)|(someone|somebody|people|everyone|everybody|comments?|he|she|they|who) (said|says|call|calls|hate|hates|love|loves)|(we've|you've|i've|we have|you have) (already )?done|think(ing)? back to|(yesterday|last (week|night|time|year))( (i|we|you|she|he|they|my|[\w']+ed|did|had|was|made)){1,3}|of (them|which|those) (has|have|had|is|are)|(film|filming|video|record|send (me|us)|post|share|show (me|us)|tag (me|us) in) (me |us )?(your|those|a video of)|(save|saving|keep|leave)( [\w']+){0,2} (energy|something|enough|juice|strength) (left )?for)( (a|an|the|those|these|our|all|some|your|that|hundred|\d+))*$", Options)]
+    [GeneratedRegex(@"\b(same muscles as|favou?rite( (1|move|exercise))?( of (all|these|them))? (is|was)( (still|always|probably|definitely))?|(strength|power|mobility|balance)( (that )?(you|we|you'll|we'll) (need|want|use))? for|(better|stronger|worse) at|(?<=\w )beats|(confus|mistak|mix)\w*( [\w']+)? (this|it|that|these|them) (with|for|up with)|hop(e|ing|ed) for|think|why (we|i|you|they) (never|don't|always|hardly ever) (do|did)|(you'll|you|you already|probably|might) know|(ask|asks|asked|asking|talk|talks|talking|video|videos|email|emails|question|questions|message|messages)( me| us)? (about|on)|(someone|somebody|people|everyone|everybody|comments?|he|she|they|who) (said|says|call|calls|hate|hates|love|loves)|(we've|you've|i've|we have|you have) (already )?done|think(ing)? back to|(yesterday|last (week|night|time|year))( (i|we|you|she|he|they|my|[\w']+ed|did|had|was|made)){1,3}|of (them|which|those) (has|have|had|is|are)|(film|filming|video|record|send (me|us)|post|share|show (me|us)|tag (me|us) in) (me |us )?(your|those|a video of)|(save|saving|keep|leave)( [\w']+){0,2} (energy|something|enough|juice|strength) (left )?for)( (a|an|the|those|these|our|all|some|your|that|hundred|\d+))*$", Options)]
     private static partial Regex SpokenOf();
 
     /// <summary>"Lunges are like liver", "the rows will feel easy after this".</summary>

@@ -10,16 +10,16 @@ public sealed record TraitWeights(ImmutableArray<string> Kinds, int[] Base, IRea
     private const string BaseName = "(base)";
 
     /// <summary>For each kind a logistic regression over examples.</summary>
-    /// <param name="examples">The place of the kind of each among the kinds, -1 where it is of none; and its traits.</param>
+    /// <param name="examples">The places of what each is among the kinds, and its traits.</param>
     /// <param name="least">A trait is weighed if so many examples of a kind have it.</param>
     /// <param name="ridge">What a weight costs: the larger, the less a trait that is seldom seen may say.</param>
     /// <param name="leastWeight">A smaller weight, in hundredths, is left out: it keeps the table short and changes nothing that is found.</param>
-    internal static TraitWeights Fit(ImmutableArray<string> kinds, IReadOnlyList<(int Kind, HashSet<string> Traits)> examples, int least, double ridge, int leastWeight)
+    internal static TraitWeights Fit(ImmutableArray<string> kinds, IReadOnlyList<(int[] Kinds, HashSet<string> Traits)> examples, int least, double ridge, int leastWeight)
     {
-        var known = examples.Where(e => e.Kind >= 0).SelectMany(e => e.Traits).CountBy(t => t).Where(t => t.Value >= least).Select(t => t.Key).Order(StringComparer.Ordinal).ToList();
+        var known = examples.Where(e => e.Kinds.Length > 0).SelectMany(e => e.Traits).CountBy(t => t).Where(t => t.Value >= least).Select(t => t.Key).Order(StringComparer.Ordinal).ToList();
         var features = LogisticFit.Numbered(examples.Select(e => e.Traits), known);
         var fits = kinds.Index().AsParallel().AsOrdered()
-            .Select(k => LogisticFit.Fit(features, [.. examples.Select(e => e.Kind == k.Index)], known.Count, ridge)).ToList();
+            .Select(k => LogisticFit.Fit(features, [.. examples.Select(e => e.Kinds.Contains(k.Index))], known.Count, ridge)).ToList();
         static int Hundredths(double weight) => (int)Math.Round(weight * 100);
         return new TraitWeights(
             kinds,

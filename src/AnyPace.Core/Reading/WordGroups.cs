@@ -9,6 +9,9 @@ internal sealed class WordGroups
     public static readonly WordGroups Remarks =
         new(ReadingFiles.WordLists("remark-words.yaml").Concat(ReadingFiles.WordLists("stories.yaml").Select(l => KeyValuePair.Create("story " + l.Key, l.Value))));
 
+    /// <summary>Those by which cautions, easier and harder ways are known.</summary>
+    public static readonly WordGroups Care = new(ReadingFiles.WordLists("care-words.yaml"));
+
     /// <summary>Those by which it is known what a number is for.</summary>
     public static readonly WordGroups Numbers = new(ReadingFiles.WordLists("number-words.yaml"));
 

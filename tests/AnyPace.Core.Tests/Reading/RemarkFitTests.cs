@@ -11,11 +11,11 @@ public sealed class RemarkFitTests
     private const string Pet = "outside off-topic chat";
 
     private static RemarkJudge Judge(params (string Trait, int Weight)[] weights) =>
-        new(new TraitWeights([Pet], [-100], [.. weights.Select(w => (w.Trait, new[] { w.Weight }))]));
+        new(RemarkField.Beside, new TraitWeights([Pet], [-100], [.. weights.Select(w => (w.Trait, new[] { w.Weight }))]));
 
     private static Speech Said(params string[] cues) => new([.. cues.Select((said, i) => new Cue(new Seconds(i * 10), new Seconds((i * 10) + 8), said, i + 1))]);
 
-    private static bool Finds(RemarkJudge judge, double least, params string[] cues) => judge.Judge(Said(cues)).Found(least).Count > 0;
+    private static bool Finds(RemarkJudge judge, double least, params string[] cues) => judge.Weigh(Said(cues)).Found(least).Count > 0;
 
     [Theory]
     [InlineData("the dog is here again", 1.9, true)]
@@ -57,16 +57,16 @@ public sealed class RemarkFitTests
     {
         var judge = Judge(("dog", 300), ("my dog", 50), ("#pet", 50), ("#me&pet", 50));
         string[] talk = ["my dog is in my way again my dog", .. Enumerable.Repeat("and lift and lower and lift and lower and lift", 5)];
-        var found = Assert.Single(judge.Judge(Said(talk)).Found(-0.9));
+        var found = Assert.Single(judge.Weigh(Said(talk)).Found(-0.9));
         Assert.True(found.End <= 16, $"to word {found.End}");
-        Assert.DoesNotContain(judge.Judge(Said([.. talk, "lift and lower"])).Found(-0.99), r => r.First > 8);
+        Assert.DoesNotContain(judge.Weigh(Said([.. talk, "lift and lower"])).Found(-0.99), r => r.First > 8);
     }
 
     [Fact]
     public void A_remark_is_made_after_the_silence_in_the_middle_of_its_words()
     {
         var speech = Said("squeeze and lower", "my dog just came in");
-        Assert.Equal(10, speech.At(Assert.Single(Judge(("dog", 300)).Judge(speech).Found(1)).Token), 3.0);
+        Assert.Equal(10, speech.At(Assert.Single(Judge(("dog", 300)).Weigh(speech).Found(1)).Token), 3.0);
     }
 
     private static GoldReading Gold(string outside) => GoldReading.Parse($$"""
@@ -74,7 +74,7 @@ public sealed class RemarkFitTests
         """);
 
     private static RemarkFit.MarkedClass Class(string outside, string said) =>
-        new(CaptionReader.Read(Encoding.UTF8.GetBytes($"[0:00] hello and welcome everybody to the class\n[0:20] squats down and up\n[0:50] {said}\n[1:30] thank you bye\n")), Gold(outside));
+        new(CaptionReader.Read(Encoding.UTF8.GetBytes($"[0:00] hello and welcome everybody to the class\n[0:20] squats down and up\n[0:50] {said}\n[1:30] thank you bye\n")), RemarkField.Beside.Marked(Gold(outside))!.Value);
 
     private static TraitWeights Fit(bool turned = false)
     {
@@ -84,13 +84,13 @@ public sealed class RemarkFitTests
             new("none", "lift the knee and bark it out"), new("none", "my knee is over my toe"), new("none", "the other leg is straight again"),
         ];
         List<RemarkFit.MarkedClass> classes = [Class($"[50,\"off-topic chat\"]", "our dog is barking out there"), Class("", "lower and lift and lower and lift")];
-        return turned ? RemarkFit.Fit(sentences.AsEnumerable().Reverse(), [classes[1], classes[0]]) : RemarkFit.Fit(sentences, classes);
+        return turned ? RemarkFit.Fit(RemarkField.Beside, sentences.AsEnumerable().Reverse(), [classes[1], classes[0]]) : RemarkFit.Fit(RemarkField.Beside, sentences, classes);
     }
 
     [Fact]
     public void Words_of_marked_remarks_speak_for_one()
     {
-        var kind = RemarkFit.Kinds.IndexOf(Pet);
+        var kind = RemarkField.Beside.Kinds.IndexOf(Pet);
         var table = Fit();
         Assert.True(table.Weights.Single(w => w.Trait == "dog").Weights[kind] > 20);
         Assert.DoesNotContain(table.Weights, w => w.Trait == "gat");
@@ -125,13 +125,43 @@ public sealed class RemarkFitTests
     private static IEnumerable<RemarkFit.Sentence> Sentences(params string[] path) => RemarkFit.Sentence.Parse(File.ReadLines(Path.Combine([MarkedReadingTests.Root, .. path])));
 
     /// <summary>Whoever changes the marked sentences, a marked class or the groups of words runs <c>./anypace bench fit</c>.</summary>
-    [Fact]
-    public void The_shipped_weights_are_those_of_the_marked_sentences_and_classes()
+    [Theory]
+    [InlineData("remarks.txt", false)]
+    [InlineData("cares.txt", true)]
+    public void The_shipped_weights_are_those_of_the_marked_sentences_and_classes(string sentences, bool care)
     {
+        var field = care ? RemarkField.Care : RemarkField.Beside;
         var fitted = RemarkFit.Fit(
-            Sentences("tests", "corpus", "remarks.txt").Concat(Sentences("tests", "AnyPace.Core.Tests", "Reading", "remarks.txt")),
-            [.. MarkedReadingTests.Marked().Where(m => m.Gold is { KeptAside: false, Outside: not null }).Select(m => new RemarkFit.MarkedClass(m.Captions, m.Gold))]);
-        ShippedWeights.AreThose("remark-weights.csv", fitted);
+            field,
+            Sentences("tests", "corpus", sentences).Concat(Sentences("tests", "AnyPace.Core.Tests", "Reading", "remarks.txt")),
+            RemarkFit.MarkedClass.Of(MarkedReadingTests.Marked().Where(m => !m.Gold.KeptAside).Select(m => (m.Captions, m.Gold)), field));
+        ShippedWeights.AreThose(field.File, fitted);
+    }
+
+    /// <summary>A class in which only promises and asides are marked says nothing of cautions.</summary>
+    [Fact]
+    public void A_class_counts_where_all_lists_of_a_field_are_marked()
+    {
+        var gold = Gold("[50,\"off-topic chat\"]");
+        Assert.Equal((50, Pet), Assert.Single(RemarkField.Beside.Marked(gold)!.Value));
+        Assert.Null(RemarkField.Care.Marked(gold));
+        Assert.Empty(RemarkField.Care.Marked(gold with { Options = [], Cautions = [] })!.Value);
+    }
+
+    [Theory]
+    [InlineData(true)]
+    [InlineData(false)]
+    public void A_sentence_may_be_of_two_kinds(bool both)
+    {
+        const string knees = "caution knees", easier = "option easier";
+        List<RemarkFit.Sentence> sentences =
+        [
+            .. Enumerable.Range(0, 6).Select(i => new RemarkFit.Sentence(both ? $"{knees} + {easier}" : i % 2 == 0 ? knees : easier, "mind the knee and step it")),
+            .. Enumerable.Range(0, 6).Select(i => new RemarkFit.Sentence("none", "punch and turn and punch")),
+        ];
+        var judge = new RemarkJudge(RemarkField.Care, RemarkFit.Fit(RemarkField.Care, sentences, []));
+        string[] kinds = [.. judge.Weigh(Said("mind the knee and step it")).Found(0.5).Select(r => r.Kind)];
+        Assert.Equal(both, kinds.Contains(knees) && kinds.Contains(easier));
     }
 
     /// <summary>Sentences that nothing was fitted or tuned to: of the remarks a little less than is read, of the plain ones a little more than is mistaken.</summary>
@@ -146,5 +176,28 @@ public sealed class RemarkFitTests
         var (plain, remarks) = (read.FindAll(r => r.Kind == "none"), read.FindAll(r => r.Kind != "none"));
         Assert.InRange(remarks.Count(r => r.Kinds.Contains(r.Kind)) / (double)remarks.Count, 0.4, 1);
         Assert.InRange(plain.Count(r => r.Kinds.Count > 0) / (double)plain.Count, 0, 0.1);
+    }
+
+    /// <summary>Cautions and options that no phrase was written for and no weight fitted to: a little less than is read.</summary>
+    [Fact]
+    public void Of_cautions_and_options_kept_aside_half_are_told()
+    {
+        var read = Sentences("tests", "corpus", "cares-aside.txt").Select(s =>
+        {
+            var found = RemarkTests.During(s.Said);
+            return found.Cautions.Select(c => "caution " + c.Topic).Concat(found.Options.Select(o => "option " + o.Direction.ToString().ToLowerInvariant())).Contains(s.Kind);
+        }).ToList();
+        Assert.InRange(read.Count(r => r) / (double)read.Count, 0.5, 1);
+    }
+
+    /// <summary>A mark whose kind no reading can have would be missed for ever.</summary>
+    [Fact]
+    public void Marked_remarks_are_of_kinds_that_there_are()
+    {
+        foreach (var field in new[] { RemarkField.Beside, RemarkField.Care })
+        {
+            Assert.All(MarkedReadingTests.Marked(), m => Assert.All(field.Marked(m.Gold) ?? [], r => Assert.Contains(r.Kind, field.Kinds)));
+            Assert.All(Sentences("tests", "corpus", field == RemarkField.Care ? "cares.txt" : "remarks.txt"), s => Assert.All(s.Kind.Split(" + "), k => Assert.True(k == "none" || field.Kinds.Contains(k), k)));
+        }
     }
 }

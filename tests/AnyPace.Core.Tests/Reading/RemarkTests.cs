@@ -274,7 +274,6 @@ public sealed class RemarkTests
     [InlineData("pull your elbows back")]
     [InlineData("come back to the start")]
     [InlineData("breathe out as you lift")]
-    [InlineData("soft bend in the knees")]
     [InlineData("hold the weights at your shoulders")]
     public void No_caution(string said) => Assert.Empty(During(said).Cautions);
 

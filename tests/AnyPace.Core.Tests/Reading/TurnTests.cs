@@ -15,7 +15,7 @@ public sealed class TurnTests
     {
         foreach (var (move, named, done) in new[]
         {
-            ("quad-stretch", "and now a quad stretch take hold of your foot", "lovely knees together"),
+            ("quad-stretch", "and now for a stretch a quad stretch take hold of your foot", "lovely knees together"),
             ("donkey-kick", "next is donkey kicks on all fours heel to the ceiling", "and press and press"),
         })
         {
