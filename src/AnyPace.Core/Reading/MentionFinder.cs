@@ -95,6 +95,7 @@ public static partial class MentionFinder
         return all;
     }
 
+    /// <summary>Words before what is told in which it is said to be fetched.</summary>
     private const int BroughtWithin = 5;
 
     /// <summary>"Grab your dumbbells and let's get started": what is fetched before the class begins is a little like whatever is done with it.</summary>
