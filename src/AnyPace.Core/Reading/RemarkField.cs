@@ -42,7 +42,7 @@ public sealed class RemarkField
     }
 
     /// <summary>A list of a reading.</summary>
-    /// <param name="From">Log of the odds from which words are one. Where sentences and classes were held back in turn, hits and false alarms balanced about here.</param>
+    /// <param name="From">Log of the odds from which words are one. Where sentences and classes were held back in turn, hits and false alarms of promises and asides balanced about here; below it more is found and more of it is false.</param>
     private sealed record List(string Name, RemarkKind Of, Func<GoldReading, ImmutableArray<GoldRemark>?> Marked, double From);
 
     /// <summary>The file of its weights.</summary>
