@@ -11,8 +11,12 @@ internal static class ClassOpening
     /// <summary>Seconds before the first change of sides in which the first side is done.</summary>
     private const double FirstSide = 40;
 
-    /// <summary>When the class proper begins: moves named before are a list of what will come.</summary>
-    internal static double OpeningAt(Speech speech, IReadOnlyList<Mark> marks)
+    /// <summary>When the class proper begins, said or seen: moves named before are a list of what will come.</summary>
+    internal static double At(Speech speech, List<(AliasHit Hit, int Token, int Length)> raw, IReadOnlyList<Mark> marks) =>
+        Math.Min(OpeningAt(speech, marks), FirstDone(speech, raw, marks));
+
+    /// <summary>When it is said to begin.</summary>
+    private static double OpeningAt(Speech speech, IReadOnlyList<Mark> marks)
     {
         var limit = Math.Max(30, speech.End.Value * 0.3);
         foreach (var mark in marks)
@@ -50,7 +54,7 @@ internal static class ClassOpening
     /// When an easy move is first done though nobody says that the class begins: it is named by itself, and for some time nothing else is
     /// ("just walk on the spot"). What is listed is named in one breath.
     /// </summary>
-    internal static double FirstDone(Speech speech, List<(AliasHit Hit, int Token, int Length)> raw, IReadOnlyList<Mark> marks)
+    private static double FirstDone(Speech speech, List<(AliasHit Hit, int Token, int Length)> raw, IReadOnlyList<Mark> marks)
     {
         const double underWay = 20;
         const double alone = 9;

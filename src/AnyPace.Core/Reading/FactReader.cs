@@ -54,29 +54,24 @@ internal static partial class FactReader
     public static ImmutableArray<Caution> Cautions(Speech speech, RemarkJudge.Judged care) =>
         [.. WithTold(speech, Hits(speech, CautionTopics, []), care, RemarkField.Caution).Select(h => new Caution(Time(speech, h.Token), h.Kind, speech.Around(h.Token, 4, 14)))];
 
-    /// <summary>What phrases have found, and what is judged to be such a remark and no phrase of its kind has found.</summary>
+    /// <summary>What phrases have found, and what is judged to be such a remark and no phrase has found.</summary>
     public static List<(string Kind, int Token, Match Match)> WithTold(Speech speech, List<(string Kind, int Token, Match Match)> said, RemarkJudge.Judged judged, string of) =>
-        Joined(speech, said.Concat(Told(judged, of).Where(r => !said.Exists(s => s.Kind == r.Kind && Near(speech, s.Token, r.Token, RemarkJudge.SameKind)))));
-
-    private static IEnumerable<(string Kind, int Token, Match Match)> Told(RemarkJudge.Judged judged, string of) =>
-        judged.Remarks.Where(r => r.Kind.StartsWith(of, StringComparison.Ordinal)).Select(r => (r.Kind[of.Length..], r.Token, Match.Empty));
-
-    private static bool Near(Speech speech, int token, int other, double within) => Math.Abs(speech.At(token) - speech.At(other)) < within;
+        Joined(speech, said.Concat(Told(speech, judged, of, said, [])));
 
     /// <summary>Where something is promised; asked once, for <see cref="Claims"/> and <see cref="Outside"/>.</summary>
-    public static List<(string Kind, int Token, Match Match)> Claimed(Speech speech, RemarkJudge.Judged judged)
-    {
-        var said = Hits(speech, ClaimTypes, []);
-        return Joined(speech, said.Concat(Beside(speech, judged, RemarkField.Claim, said, [])));
-    }
+    public static List<(string Kind, int Token, Match Match)> Claimed(Speech speech, RemarkJudge.Judged judged) =>
+        WithTold(speech, Hits(speech, ClaimTypes, []), judged, RemarkField.Claim);
 
     /// <summary>What is judged to be a remark and no phrase has found.</summary>
     /// <param name="said">Remarks of these kinds that phrases have found.</param>
     /// <param name="others">Remarks of other kinds.</param>
-    private static IEnumerable<(string Kind, int Token, Match Match)> Beside(
-        Speech speech, RemarkJudge.Judged judged, string of, List<(string Kind, int Token, Match Match)> said, List<(string Kind, int Token, Match Match)> others) =>
-        Told(judged, of).Where(r => !said.Exists(s => Near(speech, s.Token, r.Token, s.Kind == r.Kind ? RemarkJudge.SameKind : RemarkField.Beside.Apart))
-            && !others.Exists(o => Near(speech, o.Token, r.Token, RemarkField.Beside.Apart)));
+    private static IEnumerable<(string Kind, int Token, Match Match)> Told(
+        Speech speech, RemarkJudge.Judged judged, string of, List<(string Kind, int Token, Match Match)> said, List<(string Kind, int Token, Match Match)> others)
+    {
+        bool Near(int token, int other, bool sameKind) => Math.Abs(speech.At(token) - speech.At(other)) < judged.Apart(sameKind);
+        return judged.Remarks.Where(r => r.Kind.StartsWith(of, StringComparison.Ordinal)).Select(r => (Kind: r.Kind[of.Length..], r.Token, Match.Empty))
+            .Where(r => !said.Exists(s => Near(s.Token, r.Token, s.Kind == r.Kind)) && !others.Exists(o => Near(o.Token, r.Token, false)));
+    }
 
     public static ImmutableArray<Claim> Claims(Speech speech, List<(string Kind, int Token, Match Match)> claimed) =>
     [
@@ -103,7 +98,7 @@ internal static partial class FactReader
         var hits = Hits(speech, OutsideTypes, mentions);
         var known = hits.Concat(claimed).Select(h => h.Token).ToList();
         var said = hits.Concat(StoryReader.Find(speech).Where(t => !known.Exists(k => Math.Abs(k - t) <= oneRemark)).Select(t => (Chat, t, Match.Empty))).ToList();
-        return said.Concat(Beside(speech, judged, RemarkField.Outside, said, claimed));
+        return said.Concat(Told(speech, judged, RemarkField.Outside, said, claimed));
     }
 
     /// <summary>When the class is spoken of again: the next move named, cue given or side called. Null for a remark shorter than <see cref="Stretch"/>.</summary>

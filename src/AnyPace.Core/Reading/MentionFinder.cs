@@ -65,7 +65,6 @@ public static partial class MentionFinder
     internal static List<Mention> WithFaint(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, Hearing heard, List<Mention> mentions)
     {
         List<Mention> all = [.. mentions];
-        var opening = Math.Min(ClassOpening.OpeningAt(speech, marks), ClassOpening.FirstDone(speech, heard.Raw, marks));
         foreach (var (hit, token, length) in NameFinder.Faint(speech, heard.Listened, heard.Like, heard.Raw))
         {
             var at = speech.At(token);
@@ -75,7 +74,8 @@ public static partial class MentionFinder
                 continue;
             }
 
-            if (at < opening && Brought().IsMatch(speech.Before(token, BroughtWithin)))
+            // Few are: when the class begins is asked for those only.
+            if (Brought().IsMatch(speech.Before(token, BroughtWithin)) && at < ClassOpening.At(speech, heard.Raw, marks))
             {
                 continue;
             }
@@ -142,7 +142,7 @@ public static partial class MentionFinder
         ShortNames.Combine(speech, lexicon, raw);
         ShortNames.Variants(speech, lexicon, raw);
         var listed = NameLists.Listed(speech, raw);
-        var opening = Math.Min(ClassOpening.OpeningAt(speech, marks), ClassOpening.FirstDone(speech, raw, marks));
+        var opening = ClassOpening.At(speech, raw, marks);
         var beat = BeatGrid.Of(marks, dose);
         var quiet = RoleReader.SaysQuiet(speech);
         var walking = MoveMeant.IsWalk(speech);

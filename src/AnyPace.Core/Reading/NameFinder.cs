@@ -356,7 +356,7 @@ internal static class NameFinder
         }
 
         // What was told is done and counted; what is told next is another thing.
-        foreach (var run in CountRun.Find(speech).Where(r => r.Length >= Counted && r.LastToken - r.Token < 2 * r.Length))
+        foreach (var run in speech.Counts.Where(r => r.Length >= Counted && r.LastToken - r.Token < 2 * r.Length))
         {
             Array.Fill(borders, true, run.Token, run.LastToken - run.Token + 1);
         }

@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using AnyPace.Core.Captions;
 using AnyPace.Core.Sessions;
 
@@ -83,7 +82,7 @@ public static class RemarkFit
 
         // Of the plain words of a class only some are examples; those that a first fit takes for a remark, even a little, are added.
         var rough = new RemarkJudge(field, Fit(field, examples));
-        examples.AddRange(classes.AsParallel().AsOrdered().SelectMany(c => rough.Weigh(c.Speech).Found(RemarkJudge.Least)
+        examples.AddRange(classes.AsParallel().AsOrdered().SelectMany(c => rough.Judge(c.Speech, RemarkJudge.Least).Remarks
             .Where(r => c.IsPlain(c.Speech.At(r.Token))).Select(r => (Array.Empty<int>(), RemarkTraits.Of(c.Speech, r.First, r.End, field.Words)))));
         return Fit(field, examples);
     }

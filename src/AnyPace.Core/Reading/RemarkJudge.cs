@@ -19,11 +19,11 @@ public sealed class RemarkJudge
     /// <summary>Seconds of silence that part what is said, to tell when the remark was made.</summary>
     private const double Pause = 4;
 
-    /// <summary>Log of the odds below which nothing is kept.</summary>
+    /// <summary>Log of the odds from which words are at least a little like a remark.</summary>
     public const double Least = -2;
 
     /// <summary>Seconds between two remarks of one kind.</summary>
-    internal const double SameKind = 20;
+    private const double SameKind = 20;
 
     /// <summary>The remark is about there, counted in words from the first of the sentence.</summary>
     private const int Inside = 3;
@@ -72,10 +72,8 @@ public sealed class RemarkJudge
     internal int Odds(HashSet<string> traits, int kind) => _table.Base[kind] + traits.Sum(t => _rows.TryGetValue(t, out var row) ? _table.Weights[row].Weights[kind] : 0);
 
     /// <summary>What is said of every sentence of a speech.</summary>
-    public Judged Judge(Speech speech) => new(this, speech, _field.From);
-
-    /// <summary>The same, of which all is kept that is more than a little like a remark, for <see cref="Judged.Found(double)"/>.</summary>
-    public Judged Weigh(Speech speech) => new(this, speech, _ => Least);
+    /// <param name="least">Log of the odds from which words are a remark, in place of what the field asks for each kind.</param>
+    public Judged Judge(Speech speech, double? least = null) => new(this, speech, [.. _table.Kinds.Select(k => (least ?? _field.From(k)) * 100)]);
 
     /// <summary>A speech in which every run of words as long as a sentence was weighed.</summary>
     public sealed class Judged
@@ -88,10 +86,10 @@ public sealed class RemarkJudge
         /// <summary>The runs of words, from one up to another, that are enough like a remark of a kind, with the odds in hundredths.</summary>
         private readonly List<(int First, int End, int Kind, int Odds)> _runs = [];
 
-        internal Judged(RemarkJudge judge, Speech speech, Func<string, double> least)
+        /// <param name="bounds">From which odds words are a remark of each kind, in hundredths.</param>
+        internal Judged(RemarkJudge judge, Speech speech, double[] bounds)
         {
             (_judge, _speech) = (judge, speech);
-            int[] bounds = [.. judge._table.Kinds.Select(k => (int)(least(k) * 100))];
             _seen = new int[judge._rows.Count];
             _sum = [.. judge._table.Base];
             const int shortest = 5;
@@ -172,27 +170,25 @@ public sealed class RemarkJudge
             }
         }
 
-        /// <summary>What is surely a remark, in the order it is said.</summary>
-        public IReadOnlyList<Told> Remarks => _remarks ??= Found(_judge._field.From);
+        /// <summary>The remarks, the surest first taken and none beside it, in the order they are said.</summary>
+        public IReadOnlyList<Told> Remarks => _remarks ??= Found();
 
         private List<Told>? _remarks;
 
-        /// <summary>The remarks, the surest first taken and none beside it, in the order they are said.</summary>
-        /// <param name="least">Log of the odds, not below <see cref="Least"/>; only of what was weighed (<see cref="Weigh"/>).</param>
-        public List<Told> Found(double least) => Found(_ => least);
+        /// <summary>Seconds within which another remark is the same one, or leaves no room for it.</summary>
+        internal double Apart(bool sameKind) => sameKind ? SameKind : _judge._field.Apart;
 
-        private List<Told> Found(Func<string, double> least)
+        private List<Told> Found()
         {
-            double[] bounds = [.. _judge._table.Kinds.Select(k => least(k) * 100)];
             var taken = new List<(double At, int Kind, Told Told)>();
-            foreach (var (first, end, kind, _) in _runs.Where(r => r.Odds > bounds[r.Kind]).OrderByDescending(r => r.Odds).ThenBy(r => r.First))
+            foreach (var (first, end, kind, _) in _runs.OrderByDescending(r => r.Odds).ThenBy(r => r.First))
             {
                 // Silences are where it may have begun: it is in the part that by itself is most like one.
                 List<(int From, int To)> breaths = [.. RemarkTraits.Breaths(_speech, first, end, Pause)];
                 var (from, to) = breaths is [var only] ? only : breaths.MaxBy(b => _judge.Odds(RemarkTraits.Of(_speech, b.From, b.To, _judge._field.Words), kind));
                 var token = Math.Min(from + Inside, to - 1);
                 var at = _speech.At(token);
-                if (!taken.Exists(t => Math.Abs(t.At - at) < (t.Kind == kind ? SameKind : _judge._field.Apart)))
+                if (!taken.Exists(t => Math.Abs(t.At - at) < Apart(t.Kind == kind)))
                 {
                     taken.Add((at, kind, new Told(_judge._table.Kinds[kind], first, end, token)));
                 }

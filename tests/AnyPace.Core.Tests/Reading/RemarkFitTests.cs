@@ -15,7 +15,7 @@ public sealed class RemarkFitTests
 
     private static Speech Said(params string[] cues) => new([.. cues.Select((said, i) => new Cue(new Seconds(i * 10), new Seconds((i * 10) + 8), said, i + 1))]);
 
-    private static bool Finds(RemarkJudge judge, double least, params string[] cues) => judge.Weigh(Said(cues)).Found(least).Count > 0;
+    private static bool Finds(RemarkJudge judge, double least, params string[] cues) => judge.Judge(Said(cues), least).Remarks.Count > 0;
 
     [Theory]
     [InlineData("the dog is here again", 1.9, true)]
@@ -57,16 +57,16 @@ public sealed class RemarkFitTests
     {
         var judge = Judge(("dog", 300), ("my dog", 50), ("#pet", 50), ("#me&pet", 50));
         string[] talk = ["my dog is in my way again my dog", .. Enumerable.Repeat("and lift and lower and lift and lower and lift", 5)];
-        var found = Assert.Single(judge.Weigh(Said(talk)).Found(-0.9));
+        var found = Assert.Single(judge.Judge(Said(talk), -0.9).Remarks);
         Assert.True(found.End <= 16, $"to word {found.End}");
-        Assert.DoesNotContain(judge.Weigh(Said([.. talk, "lift and lower"])).Found(-0.99), r => r.First > 8);
+        Assert.DoesNotContain(judge.Judge(Said([.. talk, "lift and lower"]), -0.99).Remarks, r => r.First > 8);
     }
 
     [Fact]
     public void A_remark_is_made_after_the_silence_in_the_middle_of_its_words()
     {
         var speech = Said("squeeze and lower", "my dog just came in");
-        Assert.Equal(10, speech.At(Assert.Single(Judge(("dog", 300)).Weigh(speech).Found(1)).Token), 3.0);
+        Assert.Equal(10, speech.At(Assert.Single(Judge(("dog", 300)).Judge(speech, 1).Remarks).Token), 3.0);
     }
 
     private static GoldReading Gold(string outside) => GoldReading.Parse($$"""
@@ -160,7 +160,7 @@ public sealed class RemarkFitTests
             .. Enumerable.Range(0, 6).Select(i => new RemarkFit.Sentence("none", "punch and turn and punch")),
         ];
         var judge = new RemarkJudge(RemarkField.Care, RemarkFit.Fit(RemarkField.Care, sentences, []));
-        string[] kinds = [.. judge.Weigh(Said("mind the knee and step it")).Found(0.5).Select(r => r.Kind)];
+        string[] kinds = [.. judge.Judge(Said("mind the knee and step it"), 0.5).Remarks.Select(r => r.Kind)];
         Assert.Equal(both, kinds.Contains(knees) && kinds.Contains(easier));
     }
 
