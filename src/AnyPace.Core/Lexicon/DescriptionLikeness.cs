@@ -221,23 +221,7 @@ public sealed class DescriptionLikeness
         /// <param name="beside">A move to hold it against.</param>
         public LikeMove? UpTo(int end, int least, double enough, Move? beside = null)
         {
-            for (; _next < end; _next++)
-            {
-                Add(_single[_next].Word, _single[_next].Says, 1);
-                foreach (var (with, word, says) in _pairs[_next])
-                {
-                    if (with >= _from)
-                    {
-                        Add(word, says, 0);
-                    }
-                }
-            }
-
-            // All moves at once: this is asked for many stretches of every recording.
-            var fits = Fits(_places[end - 1]);
-            TensorPrimitives.MultiplyAdd(_of._unsaid, (float)_count, _scores, _sums);
-            TensorPrimitives.Add(_sums, fits, _sums);
-
+            var fits = Sum(end);
             var most = TensorPrimitives.Max<float>(_sums);
             if (most + _noTalk < enough)
             {
@@ -251,13 +235,13 @@ public sealed class DescriptionLikeness
                 return null;
             }
 
-            var next = double.NegativeInfinity;
-            for (var i = 0; i < _sums.Length; i++)
+            // The likest that is not akin to it: those before it are taken out one by one, for all moves are quicker asked at once.
+            var (next, at) = (most, best);
+            while (next > float.NegativeInfinity && (at == best || Akin(_of._moves[at], _of._moves[best])))
             {
-                if (_sums[i] > next && i != best && !Akin(_of._moves[i], _of._moves[best]))
-                {
-                    next = _sums[i];
-                }
+                _sums[at] = float.NegativeInfinity;
+                next = TensorPrimitives.Max<float>(_sums);
+                at = Array.IndexOf(_sums, next);
             }
 
             return new LikeMove(
@@ -274,11 +258,21 @@ public sealed class DescriptionLikeness
                 return [];
             }
 
-            Of(from, count, 0);
+            Begin(from);
+            Sum(from + count);
             var best = _sums[index];
+            var near = new List<int>();
+            for (var i = 0; i < _sums.Length; i++)
+            {
+                if (i != index && _sums[i] > best - within)
+                {
+                    near.Add(i);
+                }
+            }
+
             return
             [
-                .. Enumerable.Range(0, _sums.Length).Where(i => i != index && _sums[i] > best - within).OrderByDescending(i => _sums[i]).Take(most)
+                .. near.OrderByDescending(i => _sums[i]).Take(most)
                     .Select(i => new LikeMove(_of._moves[i], _sums[i] + _noTalk, _words[i], _sums[i] - best, null)),
             ];
         }
@@ -334,6 +328,28 @@ public sealed class DescriptionLikeness
 
         /// <summary>True where a word is said of a move.</summary>
         public bool Says(int token, Move move) => Array.Exists(_single[token].Says.Moves, m => _of._moves[m.Move].Id == move.Id);
+
+        /// <summary>Adds the words up to another, and what then speaks for each move, all at once: this is asked for many stretches of every recording.</summary>
+        /// <returns>How each move fits in there, which is in the sums.</returns>
+        private float[] Sum(int end)
+        {
+            for (; _next < end; _next++)
+            {
+                Add(_single[_next].Word, _single[_next].Says, 1);
+                foreach (var (with, word, says) in _pairs[_next])
+                {
+                    if (with >= _from)
+                    {
+                        Add(word, says, 0);
+                    }
+                }
+            }
+
+            var fits = Fits(_places[end - 1]);
+            TensorPrimitives.MultiplyAdd(_of._unsaid, (float)_count, _scores, _sums);
+            TensorPrimitives.Add(_sums, fits, _sums);
+            return fits;
+        }
 
         private void Add(int said, Evidence says, int words)
         {

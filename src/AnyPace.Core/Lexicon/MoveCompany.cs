@@ -15,28 +15,31 @@ public sealed class MoveCompany
     /// <summary>And to each move so much of a class, so that none is impossible.</summary>
     private const double Unseen = 0.3;
 
-    private readonly Dictionary<string, int> _classes = [];
-    private readonly Dictionary<(string, string), int> _together = [];
+    /// <summary>The moves that were done in any class, and for each two of them how much likelier one is where the other is done.</summary>
+    private readonly Dictionary<string, int> _moves;
+    private readonly double[,] _together;
     private readonly Dictionary<(string, string), int> _next = [];
     private readonly Dictionary<string, int> _from = [];
     private readonly Dictionary<string, int> _to = [];
-    private readonly double _all;
     private readonly double _changes;
 
     /// <param name="classes">The classes.</param>
     /// <param name="moves">How many moves there are.</param>
     public MoveCompany(IReadOnlyCollection<TaughtClass> classes, int moves)
     {
+        _moves = classes.SelectMany(c => c.Bouts.Select(b => b.MoveId)).Distinct().Index().ToDictionary(m => m.Item, m => m.Index);
+        var alone = new int[_moves.Count];
+        var both = new int[_moves.Count, _moves.Count];
         foreach (var taught in classes)
         {
             var ids = taught.Bouts.Select(b => b.MoveId).ToList();
-            var distinct = ids.Distinct().ToList();
-            foreach (var id in distinct)
+            var distinct = ids.Select(id => _moves[id]).Distinct().ToList();
+            foreach (var one in distinct)
             {
-                Count(_classes, id);
-                foreach (var other in distinct.Where(o => o != id))
+                alone[one]++;
+                foreach (var other in distinct)
                 {
-                    Count(_together, (id, other));
+                    both[one, other]++;
                 }
             }
 
@@ -48,7 +51,17 @@ public sealed class MoveCompany
             }
         }
 
-        _all = classes.Count + (Unseen * moves);
+        var all = classes.Count + (Unseen * moves);
+        _together = new double[_moves.Count, _moves.Count];
+        for (var move = 0; move < alone.Length; move++)
+        {
+            var share = (alone[move] + Unseen) / all;
+            for (var other = 0; other < alone.Length; other++)
+            {
+                _together[move, other] = Math.Log((both[move, other] + (EvenClasses * share)) / ((alone[other] + EvenClasses) * share));
+            }
+        }
+
         _changes = _to.Values.Sum() + (Unseen * moves);
     }
 
@@ -58,13 +71,17 @@ public sealed class MoveCompany
     /// <summary>How much likelier a move is in a class for the others that are done there, taken one by one, on average.</summary>
     public double Together(string move, IEnumerable<string> others)
     {
-        var share = (_classes.GetValueOrDefault(move) + Unseen) / _all;
+        if (!_moves.TryGetValue(move, out var of))
+        {
+            return 0;
+        }
+
         var (sum, count) = (0.0, 0);
         foreach (var other in others)
         {
-            if (other != move && _classes.TryGetValue(other, out var classes))
+            if (_moves.TryGetValue(other, out var beside) && beside != of)
             {
-                sum += Math.Log((_together.GetValueOrDefault((move, other)) + (EvenClasses * share)) / ((classes + EvenClasses) * share));
+                sum += _together[of, beside];
                 count++;
             }
         }
