@@ -133,7 +133,7 @@ internal static partial class BoutBuilder
             _ => Side.Both,
         };
         var since = previous is null ? segment.Start - 15 : Math.Max(segment.Start - 15, previous.Span.Start.Value + 4);
-        var switched = Clocked.Between(marks, since, segment.Start + 4).Any(m => m.Kind == MarkKind.SwitchSide);
+        var switched = Clocked.Between(marks, since, segment.Start + Edge).Any(m => m.Kind == MarkKind.SwitchSide);
         if (previous is not null && previous.MoveId == segment.Move.Id && switched && previous.Side != Side.Both)
         {
             // "Other side, clams on the left": what is said counts, whatever was read before.
@@ -177,7 +177,7 @@ internal static partial class BoutBuilder
     /// <summary>The same one-sided move again after "other side", where the first side was never named.</summary>
     private static bool ContinuesUnsaid(IReadOnlyList<Mark> marks, Bout previous, Segment segment) =>
         segment.Move.Sides == MoveSides.Each && previous.MoveId == segment.Move.Id && previous.Side == Side.Both
-        && Clocked.Between(marks, Math.Max(previous.Span.Start.Value + 4, segment.Start - 15), segment.Start + 4).Any(m => m.Kind == MarkKind.SwitchSide);
+        && Clocked.Between(marks, Math.Max(previous.Span.Start.Value + 4, segment.Start - 15), segment.Start + Edge).Any(m => m.Kind == MarkKind.SwitchSide);
 
     private static Side Opposite(Side side) => side switch
     {

@@ -11,9 +11,18 @@ public readonly record struct CountRun(int Token, int LastToken, int Next, int F
     /// <summary>What is said between counted repetitions is any few words ("up one and down up two, keep it slow, three"), but not these: what is counted there are moves or rounds.</summary>
     private static readonly HashSet<string> CountsOther = ["number", "exercise", "exercises", "move", "moves", "round", "rounds", "set", "sets", "step", "block", "blocks", "minute", "minutes", "second", "seconds", "pounds", "kilos", "times", "of"];
 
+    /// <summary>What is said where a count that goes on through talk is over.</summary>
+    private static readonly HashSet<string> EndsCount = ["set", "sets", "round", "rounds", "rest", "exercise"];
+
     private const int WordsBetweenRepetitions = 5;
+    private const int WordsBetweenToldOff = 14;
     private const double LongestRepetition = 8;
     private const int Shortest = 3;
+
+    /// <summary>From so many numbers on nobody doubts that repetitions are counted: who talks all the time says more between them, and not every number is heard.</summary>
+    private const int SurelyCounted = 3;
+    private const int WordsBetweenSurely = 22;
+    private const double LongestTalkedOver = 14;
 
     /// <summary>All runs of three numbers and more, in time order; punches that are called by number are none.</summary>
     public static IEnumerable<CountRun> Find(Speech speech)
@@ -28,6 +37,8 @@ public readonly record struct CountRun(int Token, int LastToken, int Next, int F
                 continue;
             }
 
+            // "Up and down, that's one, and the other leg, that's two."
+            var toldOff = i > 0 && tokens[i - 1].Text is "that's" or "there's";
             var length = 1;
             var step = 0;
             var previous = first;
@@ -36,9 +47,10 @@ public readonly record struct CountRun(int Token, int LastToken, int Next, int F
             for (; j < tokens.Count; j++)
             {
                 // A counted number may wait a moment; words between ("and three, and two") are passed over.
+                var surely = first == 1 && step == 1 && length >= SurelyCounted;
                 if (tokens[j].Number is not { } next)
                 {
-                    if (tokens[j].Text is "and" or "uh" or "more" || (first == 1 && step >= 0 && j - counted <= WordsBetweenRepetitions && !CountsOther.Contains(tokens[j].Text)))
+                    if (tokens[j].Text is "and" or "uh" or "more" || (surely ? j - counted <= WordsBetweenSurely && !EndsCount.Contains(tokens[j].Text) : first == 1 && step >= 0 && j - counted <= (toldOff ? WordsBetweenToldOff : WordsBetweenRepetitions) && !CountsOther.Contains(tokens[j].Text)))
                     {
                         continue;
                     }
@@ -47,7 +59,20 @@ public readonly record struct CountRun(int Token, int LastToken, int Next, int F
                 }
 
                 var difference = next - previous;
-                if (difference is not (1 or -1) || (step != 0 && difference != step) || tokens[j].At - tokens[j - 1].At > 6 || tokens[j].At - tokens[counted].At > LongestRepetition)
+                var waited = tokens[j].At - tokens[counted].At;
+                if (surely && difference != 1 && j - counted <= WordsBetweenSurely && waited <= LongestTalkedOver && (next != 1 || tokens[j - 1].Text is "last" or "that" or "this" or "the"))
+                {
+                    // "Five, is it five? Six", "six, keep it up, eight", "elbows at forty five", "nine and last one ten".
+                    if (difference == 2)
+                    {
+                        (counted, previous) = (j, next);
+                        length++;
+                    }
+
+                    continue;
+                }
+
+                if (difference is not (1 or -1) || (step != 0 && difference != step) || tokens[j].At - tokens[j - 1].At > 6 || waited > (surely || toldOff ? LongestTalkedOver : LongestRepetition))
                 {
                     break;
                 }

@@ -90,15 +90,29 @@ internal static partial class FactReader
     public static ImmutableArray<Outside> Outside(Speech speech, IReadOnlyList<Mention> mentions, IReadOnlyList<Mark> marks, RemarkJudge.Judged judged, List<(string Kind, int Token, Match Match)> claimed) =>
         [.. Joined(speech, OutsideTold(speech, mentions, judged, claimed)).Where(h => h.Kind != Chat || !Image().IsMatch(speech.Before(h.Token, 9))).Select(h => new Outside(Time(speech, h.Token), h.Kind, speech.Around(h.Token, 4, 12), Until(speech, mentions, marks, h.Token)))];
 
+    /// <summary>
+    /// Log of the odds below which no phrase or story makes words chat: "my neighbour's wall" is one where a kick goes over it, and none in a story. Other kinds have phrases that are
+    /// seldom said of anything else, and weights that know them too little to deny one.
+    /// </summary>
+    private const double LeastChat = -2;
+
+    /// <summary>The weather and the house are spoken of in few words, and with no move.</summary>
+    [GeneratedRegex(@"\b(boiling|baking hot|freezing|roasting|windy|pouring|raining|snowing|decorating|redecorat\w*|smells? of)\b", Plain)]
+    private static partial Regex Surroundings();
+
     /// <summary>Remarks that are known by their words, stories that are of none of them, and what is judged to be one by all its words.</summary>
     private static IEnumerable<(string Kind, int Token, Match Match)> OutsideTold(
         Speech speech, IReadOnlyList<Mention> mentions, RemarkJudge.Judged judged, List<(string Kind, int Token, Match Match)> claimed)
     {
         const int oneRemark = 14;
         var hits = Hits(speech, OutsideTypes, mentions);
+        hits.RemoveAll(h => h.Kind == Chat && !MayBeChat(h.Token));
         var known = hits.Concat(claimed).Select(h => h.Token).ToList();
-        var said = hits.Concat(StoryReader.Find(speech).Where(t => !known.Exists(k => Math.Abs(k - t) <= oneRemark)).Select(t => (Chat, t, Match.Empty))).ToList();
+        var said = hits.Concat(StoryReader.Find(speech).Where(t => MayBeChat(t) && !known.Exists(k => Math.Abs(k - t) <= oneRemark)).Select(t => (Chat, t, Match.Empty))).ToList();
         return said.Concat(Told(speech, judged, RemarkField.Outside, said, claimed));
+
+        bool MayBeChat(int token) => judged.Likeliest(token) >= LeastChat || Surroundings().IsMatch(speech.Around(token, 4, 8));
+
     }
 
     /// <summary>When the class is spoken of again: the next move named, cue given or side called. Null for a remark shorter than <see cref="Stretch"/>.</summary>

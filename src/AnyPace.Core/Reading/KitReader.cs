@@ -90,7 +90,8 @@ internal static partial class KitReader
             // What is said to be needed is; else one "if you like" outweighs plain mentions, which else mean that it is in use.
             KitNeed? whole = opening is { } settled ? settled : must ? KitNeed.Required : may ? KitNeed.Optional : plain ? KitNeed.Required : stands ? KitNeed.Substitute : null;
 
-            if (opening is null && !must && !may && plain && evidence is [{ At: var once }] && once.Value >= firstBout && item is "bench" or "broomstick" or "blanket" && !uses.ContainsKey(item))
+            if (opening is null && !must && !may && plain && evidence is [{ At: var once }] && once.Value >= firstBout && !uses.ContainsKey(item)
+                && (item is "bench" or "broomstick" or "blanket" || mentions.All(m => !Taken().IsMatch(speech.Before(m.First, 6)) || InStory().IsMatch(speech.Before(m.First, StoryWithin)) || PartOf().IsMatch(speech.After(m.Last + 1, 1)))))
             {
                 // "I hurt my shoulder doing it on a bench": spoken of once, and no move is done with it.
                 whole = null;
@@ -219,7 +220,22 @@ internal static partial class KitReader
         return match.Success ? match.Groups["l"].Value : null;
     }
 
+    /// <summary>Words before an item in which it is told of other people and other days.</summary>
+    private const int StoryWithin = 9;
+
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
+
+    /// <summary>"My mug fell off the step", "we had a band and a bar at the wedding": of the bar nobody is to take hold.</summary>
+    [GeneratedRegex(@"\b(he|she|they|his|her|their|was|were|had|used to|there's|there is|mum|mom|dad|my (?!knees?\b|feet\b|hands?\b|back\b)[\w']+|fell|broke|bought|said|yesterday|last (night|week|year|time)|weekend|next (week|time))\b", Options)]
+    private static partial Regex InStory();
+
+    /// <summary>Said of what is taken in hand or is sat, stood, lain or leant on.</summary>
+    [GeneratedRegex(@"\b(on|onto|under|underneath|beneath|against|over|through|off|grab|have|got|get|put|pop|place|hold|holding|use|using|with|need|take|fetch|bring|pick up|pair of|lift|raise|press|squeeze|loop|wrap|swing|drop|lower|roll(ed)? out|lay out|stick|slide|slip|tuck|wedge|fold|behind|beside|between|before|near|facing|face|unroll|share|sit|lie)( (the|a|an|your|this|that|both|one|1|2|my|some|these|those|of|light|heavy|little|small|folded|rolled( up)?|edge|back|end|front|single|\d+))*$", Options)]
+    private static partial Regex Taken();
+
+    /// <summary>"The cushion of your heel", "a bar of chocolate".</summary>
+    [GeneratedRegex(@"^of\b", Options)]
+    private static partial Regex PartOf();
 
     [GeneratedRegex(@"\b(with (or|and) without|(can|could) do (it|this|these|them|that|the \w+) without)( (a|an|any|the|your))*$", Options)]
     private static partial Regex WithOrWithout();
@@ -336,7 +352,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"(\b(for (those|anyone) (of you )?(who|with|that)( (are|is|have|has|want|need|feel|like))?|(for )?(a|the|an) (low|lower|lighter|gentle|gentler|easier|harder|tougher|advanced|seated)( impact)? (version|option)( is)?|add(ing)? load( by)?|(need|want|prefer) to sit|can't (reach|hold|balance)( [\w']+){0,2}|for a challenge)( [\w']+){0,4}|\bif (your|balance|it|it's|that|that's|this|jumping|getting|standing(('s| is)( [\w']+){1,3})?|the)\b.*|\b(glad|grateful|thankful) (of|for)( [\w']+){0,2}|\bif you're( [\w']+){1,3}|\bif (you'd|you would) (rather|prefer)\b.*|\bif you (want|wanna|would like|'d like|fancy|feel like)\b.*|\bfor (an |a bit of |a |some |a little )?(extra|more|added|bigger|more of a)( [\w']+){0,6}|\b(optional\w*|if you('ve|'d| would| do| happen to| feel)? (have|want|need|like|got|prefer|would|own|feel|wobbly)|(stay|stand|be) ((close|near|next) to|near)|to make (it|this|that|them) (tougher|harder|more challenging|spicy|spicier)|you (can|could|might|may)(?! (do|be|always)\b)|feel free|maybe|possibly|perhaps|consider|unless|might want|hold (on )?to|holding (on )?to|option\w*|(helpful|handy|useful|nice|good|worth) (to have|having)|for (balance|support|comfort)(?! and)|(?<!\d )or)\b((?! and)( [\w']+)){0,7})$", Options)]
     private static partial Regex OptionalBefore();
 
-    [GeneratedRegex(@"^(([\w']+ ){0,4}(if not (just|no|that's|don't|pretend|you)|(it's |is |it is |that's )?(up to you|your (call|choice)|you ((choose|decide)(?! (what|which|your|the|how))|do what suits)|you can be on anything|makes no difference|for those who would rather)|('s |is |are |isn't |aren't )*(not )?(a must|compulsory|essential|vital|obligatory|mandatory|an extra|expected)|(is|are) (only |just )?for (those|anyone|the)|(is|are) a good (idea|trick)|for safety|while you find|some don't bother|if it's too|and (now )?it's harder|but you can (be|do) )\b|([\w']+ ){0,7}to (kneel|sit|lie|stand|rest) (on|under)( [\w']+)? if (the|your|it|you)\b|([\w']+ ){0,4}(optional|in case|you (might|may) not\b|(?<!\band )if (balance|your|the floor|needed|necessary)|nearby|near you|by you|beside you|close by|handy|to hand|within reach|(?<!\band )(?<!^and (maybe |perhaps |possibly )?(a|an|some) ([\w']+ )?[\w']+ )if (you(?! (don't|haven't|do not|can|only)\b)|you'd|you've(?! only\b)|you're on|(your|the) floor|that|it) )|([\w']+ ){0,6}for (the )?(balance|support|comfort))\b", Options)]
+    [GeneratedRegex(@"^(([\w']+ ){0,4}(if not (just|no|that's|don't|pretend|you)|(it's |is |it is |that's )?(up to you|your (call|choice)|you ((choose|decide)(?! (what|which|your|the|how))|do what suits)|you can be on anything|makes no difference|for those who would rather)|('s |is |are |isn't |aren't )*(not )?(a must|compulsory|essential|vital|obligatory|mandatory|an extra|expected)|(is|are) (only |just )?for (those|anyone|the)|(is|are) a good (idea|trick)|for safety|while you find|some don't bother|if it's too|and (now )?it's harder|but you can (be|do) )\b|([\w']+ ){0,7}to (kneel|sit|lie|stand|rest) (on|under)( [\w']+)? if (the|your|it|you)\b|([\w']+ ){0,4}(optional|in case|you (might|may) not\b|(?<!\band )if (balance|your|the floor|needed|necessary)|nearby|near you|by you|beside you|close by|handy|to hand|within reach|(?<!\band )(?<!^and (maybe |perhaps |possibly )?(a|an|some) ([\w']+ )?[\w']+ )if (you(?! (don't|haven't|do not|can|only)\b)|you'd|you've(?! only\b)|you're (on|a bit|a little|getting|feeling|wobbly|unsteady|tired|new|not|worried|struggling|unsure)|(your|the) floor|that|it) )|([\w']+ ){0,6}for (the )?(balance|support|comfort))\b", Options)]
     private static partial Regex OptionalAfter();
 
     [GeneratedRegex(@"\b(need|needs|needed|(?<!(might|may|don't|if you|can) )want|grab|grabbing|get|gather|bring|require|required|fetch|have|use|using|with|pick up|take)( the (back|edge|seat) of)?( [\w']+){0,5}$", Options)]

@@ -8,9 +8,9 @@ public static partial class MarkFinder
     public static IReadOnlyList<Mark> Find(Speech speech)
     {
         var marks = new List<Mark>();
-        void All(Regex regex, MarkKind kind, double strength)
+        void All(Regex regex, MarkKind kind, double strength, double until = double.PositiveInfinity)
         {
-            foreach (var match in speech.Find(regex))
+            foreach (var match in speech.Find(regex).TakeWhile(m => speech.At(speech.TokenAt(m.Index)) < until))
             {
                 var first = speech.TokenAt(match.Index);
                 var last = speech.LastInOneBreath(first, speech.TokenAt(match.Index + match.Length - 1));
@@ -26,6 +26,7 @@ public static partial class MarkFinder
         All(Doing(), MarkKind.Doing, 0.6);
         All(Opening(), MarkKind.Opening, 1);
         All(WarmUp(), MarkKind.WarmUp, 1);
+        All(EasyWords(), MarkKind.WarmUp, 1, EasesIn);
         marks.RemoveAll(m => m.Kind == MarkKind.WarmUp && IsWarmUpElsewhere(speech, m.Token));
         All(WarmUpOver(), MarkKind.WarmUpOver, 1);
         All(CoolDown(), MarkKind.CoolDown, 1);
@@ -286,8 +287,15 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\G\b(let's (swing|roll|circle|march|shake|bounce|loosen|punch) (the|your|our|those|it|on|out|them)\b|let's (get )?(started|start|begin|get going|get moving|move\b(?! (on|to|back|down|it))|get into it|get into this|jump (right )?in|dive in|crack on|get to it|get moving|kick (it |things )?off)|we('re| are) (going to|gonna) (start|begin|kick off)|(we'll|we will) (start|begin)|start(ing)? (off )?(with|by|in|from)|first (up|exercise|move|1)|(superset|exercise|move|station|block) (number )?(1|a)|(minute|number) (number )?1 (is|we|starts|will)\b(?! (fan|thing|reason|mistake|tip|rule|question))|let's (just |quickly |all )?(warm(ing)? |loosen )|let's (do|get|have) (\w+ ){0,4}warm(ed)?|let's get (the|your|our|those|these) [\w']+( rate)? (moving|going|pumping|flowing|warm|ready|loose)|get (yourself|yourselves|ourselves) (warm|loosened)|(to|gonna) get (loosened|warmed) up|just getting (the|your|our) (body|joints|blood|muscles)|warm ?up time|warm ?up first|(?<=\b(right|okay|alright|so|now|little) )warm ?up\b(?! (is|was|for|with|and then|the|your))|(?<!\b(a|the|your|after|with|my) )(quick|little|short|gentle) warm ?up\b(?! (and|then|before|first|at|is|that))|to begin with|i want you to start|come (up |down )?(to (standing|sit|sitting|lie|lying|your|all)|on to|onto|into|and (lie|sit|stand))|(lie|lying|lay) (down )?(on|back)|sit (tall|nice|comfortably)|take a seat|stand (up )?(with|tall)|feet (hip|shoulder|together|wide))\b", Options)]
     private static partial Regex Opening();
 
-    [GeneratedRegex(@"\G\b(warm ?ups?|warming up|warm (the|your|our|those|these) [\w']+ up\b|ease (ourselves|yourself|yourselves|our bodies|your body) in(to)?\b|(get|getting|got|be) ([\w']+ and |a bit |a little |all |ourselves |yourselves |yourself |everything |everyone |everybody |us |you |our bodies |your body |the body )?warm(ed)?( up)?( with| first| together| before| quickly)?\b|get (the|your|our|those|these) (body|bodies|muscles|blood|heart|shoulders?|hips?|joints|legs|arms|spine|back)( rate)? (warm|moving|flowing|pumping|going|loose|ready|up)|loosen (up|off|out|the|your)|mobili[sz]e|mobility|nice and (easy|gentle|gently)|easy feet|to start us off|wake (up )?(the|your))\b", Options)]
+    [GeneratedRegex(@"\G\b(warm ?ups?|warming up|warm (the|your|our|those|these) [\w']+ up\b|ease (ourselves|yourself|yourselves|our bodies|your body) in(to)?\b|(get|getting|got|be) ([\w']+ and |a bit |a little |all |ourselves |yourselves |yourself |everything |everyone |everybody |us |you |our bodies |your body |the body )?warm(ed)?( up)?( with| first| together| before| quickly)?\b)\b", Options)]
     private static partial Regex WarmUp();
+
+    /// <summary>So many seconds from the start on, "nice and easy" is how a move is done, not what a class begins with.</summary>
+    private const double EasesIn = 150;
+
+    /// <summary>What is said of a warm-up, and later of anything.</summary>
+    [GeneratedRegex(@"\G\b(get (the|your|our|those|these) (body|bodies|muscles|blood|heart|shoulders?|hips?|joints|legs|arms|spine|back)( rate)? (warm|moving|flowing|pumping|going|loose|ready|up)|loosen (up|off|out|the|your)|mobili[sz]e|mobility|nice and (easy|gentle|gently)|easy feet|to start us off|wake (up )?(the|your))\b", Options)]
+    private static partial Regex EasyWords();
 
     /// <summary>"Go and do my five-minute warm-up first", "warm up on your own before you begin": not here.</summary>
     internal static bool IsWarmUpElsewhere(Speech speech, int token)
@@ -311,7 +319,7 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\G\bstretch (those|the|your|that|them)( [\w']+){0,3} (out|off)\b", Options)]
     private static partial Regex Stretches();
 
-    [GeneratedRegex(@"\G\b(cool(ing)? ?(it )?down|cool ?downs?|stretch(ing)? (it )?(all )?out|let's stretch|time to stretch|final stretch(es)?|some stretch(es|ing)|a (quick |nice |little |good |gentle )?stretch|bring (the|your|that) heart rate (back )?down|slow (it|things) down|wind(ing)? down|let your heart rate)\b", Options)]
+    [GeneratedRegex(@"\G\b(cool(ing)? ?(it )?down|cool ?downs?|stretch(ing)? (it )?(all )?out|let's stretch|time to stretch|final stretch(es)?|some stretch(es|ing)|(?<!\b(gives?|giving|feel(ing)?|be|it's|that's|such|more of)( you| me| us)? )a (quick |nice |little |good |gentle )?stretch|bring (the|your|that) heart rate (back )?down|slow (it|things) down|wind(ing)? down|let your heart rate)\b", Options)]
     private static partial Regex CoolDown();
 
     /// <summary>The other way round: for circles it changes nothing, for one-sided moves it may be the other side.</summary>

@@ -140,10 +140,14 @@ internal static partial class MoveMeant
             "push-up" when length == 1 && underWay() is { } under && under.Move.Pattern.StartsWith("push", StringComparison.Ordinal) => under.Move,
             "russian-twist" when speech.Tokens[token].Text == "seated" && length == 2 && (OnChair().IsMatch(speech.Text) || LooksRound().IsMatch(Words(around, HeelsPlaced))) => lexicon["seated-twist"],
             "plank-ball-circle" when OfHips().IsMatch(Words(around, around)) => lexicon["hip-circle"],
+            "chest-press" when BandBehind().IsMatch(Words(HeelsPlaced, HeelsPlaced)) => lexicon["standing-chest-press"],
             "side-step" when AgainstBand().IsMatch(speech.After(token + length, around)) => lexicon["banded-walk"],
             _ => null,
         };
     }
+
+    [GeneratedRegex(@"\b(bands?|it) ((is|goes|comes|go) )?(right )?(a?round|behind|across) (your|the|our) (upper |mid )?(back|shoulder blades|bra line)\b", Options)]
+    private static partial Regex BandBehind();
 
     private const string WideSquat = "sumo-squat";
 
@@ -173,7 +177,7 @@ internal static partial class MoveMeant
     [GeneratedRegex(@"\b((look(ing)?|gaze|chin|eyes) (back |round |around |over |behind |past )*(over|behind|past) (your|the)|cross(ed)? (your )?legs|(hand|palm) (to|on|behind) (your|the) (\w+ )?(knee|thigh|back|hip)|hold it there|breathe)\b", Options)]
     private static partial Regex LooksRound();
 
-    [GeneratedRegex(@"\b(with|against|in) (a|the|your|our) (\w+ )?bands?\b", Options)]
+    [GeneratedRegex(@"\b((with|against|in) (a|the|your|our) (\w+ )?bands?|with (it|that) (tied |looped |wrapped )?(a?round|above|over) (your|both|the) (ankles|thighs|knees|legs))\b", Options)]
     private static partial Regex AgainstBand();
 
     /// <summary>The move a name means where the body is: a leg raise standing, on the side, seated.</summary>

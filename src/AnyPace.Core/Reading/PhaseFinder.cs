@@ -24,6 +24,9 @@ internal static partial class PhaseFinder
     /// <summary>Share of the class from which gentle moves are its work.</summary>
     private const double GentleClass = 0.8;
 
+    /// <summary>The same where nobody speaks of warming up or cooling down: who shows how hips get moving has little else.</summary>
+    private const double GentleUnsaid = 0.55;
+
     public static ImmutableArray<Phase> Find(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Bout> bouts, MoveLexicon lexicon, ClassKind kind)
     {
         var end = speech.End.Value;
@@ -121,7 +124,8 @@ internal static partial class PhaseFinder
         }
 
         // In a class of stretches and mobility those are the work; only what is said, and lying still at the end, sets phases apart.
-        var gentle = bouts.Where(b => lexicon[b.MoveId].IsGentle).Sum(b => b.Span.Length.Value) >= GentleClass * bouts.Sum(b => b.Span.Length.Value);
+        var unsaid = warmSaid.Count == 0 && !marks.Any(m => m.Kind == MarkKind.CoolDown);
+        var gentle = bouts.Where(b => lexicon[b.MoveId].IsGentle).Sum(b => b.Span.Length.Value) >= (unsaid ? GentleUnsaid : GentleClass) * bouts.Sum(b => b.Span.Length.Value);
         var coolSaid = marks.Where(m => m.Kind == MarkKind.CoolDown && (m.Strength >= 1 || !gentle || m.At > end * Late) && m.At > end * Loosening.StretchesAfter).Select(m => m.At).ToList();
 
         double Warm(int i)

@@ -17,16 +17,16 @@ public sealed class RemarkField
         "remark-weights.csv",
         WordGroups.Remarks,
         6,
-        new(Claim, RemarkKind.Promise, g => g.Claims, From: 0.5),
-        new(Outside, RemarkKind.Aside, g => g.Outside, From: 0));
+        new(Claim, RemarkKind.Promise, g => g.Claims, From: 0.5, ByTheHour: true),
+        new(Outside, RemarkKind.Aside, g => g.Outside, From: 0, ByTheHour: true));
 
     /// <summary>Cautions and easier and harder ways. Where one is missed somebody may get hurt or give up, so a few false alarms are worth it.</summary>
     public static readonly RemarkField Care = new(
         "care-weights.csv",
         WordGroups.Care,
         0,
-        new(Caution, RemarkKind.Caution, g => g.Cautions, From: -0.4),
-        new(Option, RemarkKind.Option, g => g.Options, From: -0.2));
+        new(Caution, RemarkKind.Caution, g => g.Cautions, From: -0.4, ByTheHour: false),
+        new(Option, RemarkKind.Option, g => g.Options, From: -0.2, ByTheHour: false));
 
     private readonly ImmutableArray<List> _lists;
     private readonly Lazy<RemarkJudge> _judge;
@@ -43,7 +43,8 @@ public sealed class RemarkField
 
     /// <summary>A list of a reading.</summary>
     /// <param name="From">Log of the odds from which words are one. Where sentences and classes were held back in turn, hits and false alarms of promises and asides balanced about here; below it more is found and more of it is false.</param>
-    private sealed record List(string Name, RemarkKind Of, Func<GoldReading, ImmutableArray<GoldRemark>?> Marked, double From);
+    /// <param name="ByTheHour">True where they come so often an hour; cautions come with the cues, and those with the words.</param>
+    private sealed record List(string Name, RemarkKind Of, Func<GoldReading, ImmutableArray<GoldRemark>?> Marked, double From, bool ByTheHour);
 
     /// <summary>The file of its weights.</summary>
     public string File { get; }
@@ -59,8 +60,15 @@ public sealed class RemarkField
     /// <summary>By the weights shipped.</summary>
     public RemarkJudge Judge => _judge.Value;
 
-    /// <summary>Log of the odds from which words are a remark of a kind.</summary>
-    internal double From(string kind) => _lists.First(l => kind.StartsWith(l.Name, StringComparison.Ordinal)).From;
+    /// <summary>Words a minute of the classes that the weights were fitted to.</summary>
+    private const double FittedPace = 45;
+
+    /// <summary>Log of the odds from which words are a remark of a kind, by how many are said a minute. What is beside a class comes so often an hour, however much is said: of the words of who talks more, fewer are.</summary>
+    public double From(string kind, double wordsAMinute)
+    {
+        var list = _lists.First(l => kind.StartsWith(l.Name, StringComparison.Ordinal));
+        return list.From + (list.ByTheHour ? Math.Log(Math.Max(1, wordsAMinute / FittedPace)) : 0);
+    }
 
     /// <summary>What is marked in a class. Null where nobody marked one of the lists.</summary>
     public ImmutableArray<(double At, string Kind)>? Marked(GoldReading gold) =>

@@ -62,6 +62,20 @@ public sealed class RemarkJudge
 
     private int Row(string trait) => _rows.GetValueOrDefault(trait, NoRow);
 
+    /// <summary>The row of each two words in a row. They are put together where they are looked up: hardly any two of a recording are weighed, and strings for all would cost more than the weighing.</summary>
+    private int[] Pairs(IReadOnlyList<string> stems)
+    {
+        var rows = new int[Math.Max(0, stems.Count - 1)];
+        var find = _rows.GetAlternateLookup<ReadOnlySpan<char>>();
+        Span<char> pair = stackalloc char[128];
+        for (var i = 0; i < rows.Length; i++)
+        {
+            rows[i] = RemarkTraits.Pair(pair, stems[i], stems[i + 1]) is var length && find.TryGetValue(pair[..length], out var row) ? row : NoRow;
+        }
+
+        return rows;
+    }
+
     /// <summary>A remark of a kind.</summary>
     /// <param name="First">The first word of its sentence.</param>
     /// <param name="End">The word after its last.</param>
@@ -73,7 +87,7 @@ public sealed class RemarkJudge
 
     /// <summary>What is said of every sentence of a speech.</summary>
     /// <param name="least">Log of the odds from which words are a remark, in place of what the field asks for each kind.</param>
-    public Judged Judge(Speech speech, double? least = null) => new(this, speech, [.. _table.Kinds.Select(k => (least ?? _field.From(k)) * 100)]);
+    public Judged Judge(Speech speech, double? least = null) => new(this, speech, [.. _table.Kinds.Select(k => (least ?? _field.From(k, speech.WordsAMinute)) * 100)]);
 
     /// <summary>A speech in which every run of words as long as a sentence was weighed.</summary>
     public sealed class Judged
@@ -83,6 +97,9 @@ public sealed class RemarkJudge
         private readonly int[] _seen;
         private readonly int[] _sum;
 
+        /// <summary>For each word the odds of the likeliest kind for the run of words from it on, in hundredths.</summary>
+        private readonly int[] _likeliest;
+
         /// <summary>The runs of words, from one up to another, that are enough like a remark of a kind, with the odds in hundredths.</summary>
         private readonly List<(int First, int End, int Kind, int Odds)> _runs = [];
 
@@ -91,11 +108,12 @@ public sealed class RemarkJudge
         {
             (_judge, _speech) = (judge, speech);
             _seen = new int[judge._rows.Count];
+            _likeliest = new int[speech.Tokens.Count];
             _sum = [.. judge._table.Base];
             const int shortest = 5;
             var groups = speech.Texts.Select(judge._field.Words.Of).ToArray();
             int[] words = [.. speech.Stems.Select(judge.Row)];
-            int[] pairs = [.. speech.Stems.Zip(speech.Stems.Skip(1), (word, next) => judge.Row(RemarkTraits.Pair(word, next)))];
+            var pairs = judge.Pairs(speech.Stems);
             foreach (var (from, to) in RemarkTraits.Breaths(speech, 0, speech.Tokens.Count, Parted))
             {
                 var end = from;
@@ -107,6 +125,7 @@ public sealed class RemarkJudge
                         end++;
                     }
 
+                    _likeliest[first] = _sum.Max();
                     if (first == from || to - first > shortest)
                     {
                         for (var k = 0; k < _sum.Length; k++)
@@ -144,6 +163,18 @@ public sealed class RemarkJudge
                     }
                 }
             }
+        }
+
+        /// <summary>Log of the odds of the likeliest kind for the words around one.</summary>
+        internal double Likeliest(int token)
+        {
+            var most = int.MinValue;
+            for (var first = Math.Max(0, token - Sentence + 1); first <= token; first++)
+            {
+                most = Math.Max(most, _likeliest[first]);
+            }
+
+            return most / 100.0;
         }
 
         private void Add(int row, int by)

@@ -21,6 +21,10 @@ internal static class RemarkTraits
 
     public static string Pair(string stem, string next) => $"{stem} {next}";
 
+    /// <summary>The same where there is room for it.</summary>
+    /// <returns>How long it is; 0 where it has no room, which no words that are weighed are.</returns>
+    public static int Pair(Span<char> room, string stem, string next) => room.TryWrite($"{stem} {next}", out var length) ? length : 0;
+
     public static string Group(string name) => $"#{name}";
 
     /// <summary>In the order of their places, so that it is one trait whichever is said first.</summary>

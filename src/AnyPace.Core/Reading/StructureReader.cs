@@ -24,9 +24,11 @@ internal static partial class StructureReader
             return [];
         }
 
+        var aloud = CountedAloud(speech, span);
         Structure Make(StructureType type, bool measured, Span? of = null, Seconds? on = null, Seconds? off = null) => new(
             type, of ?? span, on, off, dose.Rounds, dose.Sets, dose.MovesPerRound,
-            dose.RoundRestSeconds is { } b ? new Seconds(b) : null, dose.Timed && type != StructureType.RepSets ? null : dose.Reps ?? Counted(main), measured, measured ? [] : [.. dose.Evidence]);
+            dose.RoundRestSeconds is { } b ? new Seconds(b) : null, dose.Timed && type != StructureType.RepSets ? null : aloud is { } n && !(dose.Reps is { } said && said.Low <= n && n <= said.High) ? CountRange.Of(n) : dose.Reps ?? Counted(main),
+            measured, measured ? [] : [.. dose.Evidence]);
 
         var held = Share(main, b => lexicon[b.MoveId].SecondsPerRep >= HoldFrom && !lexicon[b.MoveId].IsStretch);
         var stretched = Share(main, b => lexicon[b.MoveId].IsStretch);
@@ -63,7 +65,7 @@ internal static partial class StructureReader
         }
 
         var counted = Share(main, b => IsBarre(lexicon[b.MoveId])) >= CountedFrom && speech.Find(Phrases()).Concat(speech.Find(Tallies())).Count() >= FewestTallies;
-        if (!few || dose.Sets is not null || dose.Rounds is not null || dose.AsMany || counted || main.Count(b => b.Reps is not null) * 2 > main.Count)
+        if (!few || dose.Sets is not null || dose.Rounds is not null || dose.AsMany || counted || aloud is not (null or Phrase) || main.Count(b => b.Reps is not null) * 2 > main.Count)
         {
             return [Make(StructureType.RepSets, false)];
         }
@@ -94,6 +96,17 @@ internal static partial class StructureReader
     /// <summary>The repetitions that most bouts are said or counted to have; null where they differ.</summary>
     private static CountRange? Counted(IReadOnlyList<Bout> main) =>
         main.Where(b => b.Reps is not null).GroupBy(b => b.Reps).OrderByDescending(g => g.Count()).FirstOrDefault() is { } alike && alike.Count() * 2 > main.Count ? alike.Key : null;
+
+    /// <summary>Counts of a phrase of music, which say nothing of sets.</summary>
+    private const int Phrase = 8;
+
+    /// <summary>The repetitions that most sets are counted aloud to, from one on; null where they differ, or few sets are counted.</summary>
+    private static int? CountedAloud(Speech speech, Span work)
+    {
+        const int leastSets = 5;
+        var ends = speech.Counts.Where(r => r is { First: 1, Step: 1, Length: >= FewestReps } && work.Contains(new Seconds(speech.At(r.Token)))).Select(r => r.Last).ToList();
+        return ends.CountBy(n => n).OrderByDescending(n => n.Value).FirstOrDefault() is { Value: >= leastSets } alike && alike.Value * 2 > ends.Count ? alike.Key : null;
+    }
 
     /// <summary>Seconds a repetition from which a move is a hold.</summary>
     private const double HoldFrom = 20;

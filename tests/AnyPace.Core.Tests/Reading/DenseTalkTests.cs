@@ -1,3 +1,6 @@
+using System.Text;
+using AnyPace.Core.Captions;
+using AnyPace.Core.Reading;
 using AnyPace.Core.Sessions;
 
 namespace AnyPace.Core.Tests.ReadingTests;
@@ -61,6 +64,41 @@ public sealed class DenseTalkTests
         move,
         Moves("[0:00] hello let's get started", "[0:10] squats ready and go", "[0:20] " + said, "[0:50] and rest", "[0:58] next a bent over row with both dumbbells", "[1:05] ready and go pull and lower", "[1:40] and rest", "[1:50] bye"),
         StringComparison.Ordinal);
+
+    [Fact]
+    public void Nice_and_easy_is_how_a_move_is_done_once_the_class_runs() => Assert.DoesNotContain(
+        Make.Read(
+            "[0:00] hello five drills for your hips today", "[0:20] drill one is hip circles here we go round and round", "[1:30] and good", "[1:40] drill two leg swings right leg swing it forward and back", "[2:40] that's it",
+            "[3:00] drill three cat cow on hands and knees", "[3:20] round and arch nice and easy", "[4:20] drill four pigeon pose right leg forward", "[5:30] and the left leg forward", "[6:40] thank you bye").Phases,
+        p => p.Kind == PhaseKind.CoolDown);
+
+    [Theory]
+    [InlineData("that ought to give you a stretch down the front of the hip", false)]
+    [InlineData("okay let's have a stretch", true)]
+    public void A_stretch_that_is_felt_is_no_cool_down(string said, bool cools) =>
+        Assert.Equal(cools, MarkFinder.Find(new Speech(CaptionReader.Read(Encoding.UTF8.GetBytes($"[0:00] hello\n[0:10] {said}\n[0:20] bye\n")).Cues)).Any(m => m.Kind == MarkKind.CoolDown));
+
+    [Theory]
+    [InlineData("chest press with the band round your back push and back", "standing-chest-press")]
+    [InlineData("side steps with it round your ankles step and step", "banded-walk")]
+    public void A_band_makes_another_move_of_it(string said, string move) => Assert.Contains(
+        move,
+        Moves("[0:00] hello get your resistance bands out and let's get started", "[0:10] squats with the band here we go", "[0:40] and rest", "[0:50] " + said, "[1:20] and rest", "[1:30] bye"),
+        StringComparison.Ordinal);
+
+    [Theory]
+    [InlineData("my mug fell off the step this morning", "step")]
+    [InlineData("we had bands playing at the wedding and a bar", "bar")]
+    [InlineData("press up through the cushion of your heel", "cushion")]
+    [InlineData("my gran used to do it from a chair", "chair")]
+    public void What_stands_in_a_story_is_no_kit(string said, string item) => Assert.DoesNotContain(
+        Make.Read("[0:00] hello let's get started", "[0:10] squats here we go", "[0:20] " + said, "[0:50] and rest", "[1:00] bye").Kit, k => k.Item == item);
+
+    [Theory]
+    [InlineData("pop a cushion under that knee", "cushion")]
+    [InlineData("for this one we're sat on the chair", "chair")]
+    public void What_is_taken_up_once_is_kit(string said, string item) => Assert.Contains(
+        Make.Read("[0:00] hello let's get started", "[0:10] squats here we go", "[0:20] " + said, "[0:50] and rest", "[1:00] bye").Kit, k => k.Item == item);
 
     [Theory]
     [InlineData("settle and let the floor take your weight", "dumbbell")]

@@ -1,3 +1,4 @@
+using AnyPace.Core.Reading;
 using AnyPace.Core.Sessions;
 
 namespace AnyPace.Core.Tests.ReadingTests;
@@ -39,6 +40,21 @@ public sealed class RemarkTests
     [InlineData("stay right there with me i've got you")]
     [InlineData("that's it just like that")]
     public void A_cue_or_a_thank_you_is_nothing_beside_the_class(string said) => Assert.Empty(During(said).Outside);
+
+    [Fact]
+    public void Of_who_talks_more_fewer_words_are_beside_the_class()
+    {
+        var (promise, aside, caution) = ("claim calories", "outside off-topic chat", "caution knees");
+        Assert.Equal(RemarkField.Beside.From(aside, 20), RemarkField.Beside.From(aside, 45), 9);
+        Assert.Equal(Math.Log(2), RemarkField.Beside.From(aside, 90) - RemarkField.Beside.From(aside, 45), 9);
+        Assert.True(RemarkField.Beside.From(promise, 150) > RemarkField.Beside.From(promise, 60));
+        Assert.Equal(RemarkField.Care.From(caution, 150), RemarkField.Care.From(caution, 60), 9);
+    }
+
+    [Theory]
+    [InlineData("kick it over the neighbour's fence right leg and left leg")]
+    [InlineData("drive your knees like you are late for breakfast quick feet quick feet")]
+    public void What_a_move_looks_like_is_no_story(string said) => Assert.Empty(During(said).Outside);
 
     [Theory]
     [InlineData("hit like and subscribe")]

@@ -47,6 +47,23 @@ public sealed class StructureTests
             p => Assert.True(p.Item1 == "0" || p.Item1 == p.Item2, $"{p.Item1} was read as {p.Item2}"));
     }
 
+    /// <summary>Five sets of a move that are counted aloud, and no dose said.</summary>
+    private static string[] Counted(string count) =>
+    [
+        "[0:10] let's get started squats here we go", .. Enumerable.Range(0, 5).SelectMany(i => new[] { $"[{1 + i}:00] {count}", $"[{1 + i}:25] and rest have a shake", $"[{1 + i}:50] here we go again" }), "[6:00] well done bye",
+    ];
+
+    [Fact]
+    public void Sets_that_are_counted_aloud_have_so_many_repetitions()
+    {
+        var read = Of(Counted("and one lovely and two three four nice and tall five six seven eight nine and ten"));
+        Assert.Equal((StructureType.RepSets, CountRange.Of(10)), (read.Type, read.Reps));
+    }
+
+    [Fact]
+    public void What_is_counted_outweighs_a_number_said_in_passing() =>
+        Assert.Equal(CountRange.Of(10), Of(["[0:05] my brother did nineteen reps", .. Counted("one two three four five six seven eight nine ten")]).Reps);
+
     [Fact]
     public void Counts_of_eight_are_choreography() =>
         Assert.Equal(StructureType.Choreography, Of(
