@@ -14,13 +14,18 @@ public readonly record struct CountRun(int Token, int LastToken, int Next, int F
     /// <summary>What is said where a count that goes on through talk is over.</summary>
     private static readonly HashSet<string> EndsCount = ["set", "sets", "round", "rounds", "rest", "exercise"];
 
+    /// <summary>Words between two numbers at the most; and where each is told off: "that's one, and the other leg, that's two".</summary>
     private const int WordsBetweenRepetitions = 5;
     private const int WordsBetweenToldOff = 14;
+
+    /// <summary>Seconds from one number to the next at the most.</summary>
     private const double LongestRepetition = 8;
     private const int Shortest = 3;
 
     /// <summary>From so many numbers on nobody doubts that repetitions are counted: who talks all the time says more between them, and not every number is heard.</summary>
     private const int SurelyCounted = 3;
+
+    /// <summary>Words, and seconds, from one number to the next at the most where repetitions are surely counted.</summary>
     private const int WordsBetweenSurely = 22;
     private const double LongestTalkedOver = 14;
 
@@ -37,7 +42,6 @@ public readonly record struct CountRun(int Token, int LastToken, int Next, int F
                 continue;
             }
 
-            // "Up and down, that's one, and the other leg, that's two."
             var toldOff = i > 0 && tokens[i - 1].Text is "that's" or "there's";
             var length = 1;
             var step = 0;
@@ -50,7 +54,8 @@ public readonly record struct CountRun(int Token, int LastToken, int Next, int F
                 var surely = first == 1 && step == 1 && length >= SurelyCounted;
                 if (tokens[j].Number is not { } next)
                 {
-                    if (tokens[j].Text is "and" or "uh" or "more" || (surely ? j - counted <= WordsBetweenSurely && !EndsCount.Contains(tokens[j].Text) : first == 1 && step >= 0 && j - counted <= (toldOff ? WordsBetweenToldOff : WordsBetweenRepetitions) && !CountsOther.Contains(tokens[j].Text)))
+                    var (most, ends) = surely ? (WordsBetweenSurely, EndsCount) : (toldOff ? WordsBetweenToldOff : WordsBetweenRepetitions, CountsOther);
+                    if (tokens[j].Text is "and" or "uh" or "more" || (first == 1 && step >= 0 && j - counted <= most && !ends.Contains(tokens[j].Text)))
                     {
                         continue;
                     }

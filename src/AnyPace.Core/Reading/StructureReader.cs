@@ -27,8 +27,8 @@ internal static partial class StructureReader
         var aloud = CountedAloud(speech, span);
         Structure Make(StructureType type, bool measured, Span? of = null, Seconds? on = null, Seconds? off = null) => new(
             type, of ?? span, on, off, dose.Rounds, dose.Sets, dose.MovesPerRound,
-            dose.RoundRestSeconds is { } b ? new Seconds(b) : null, dose.Timed && type != StructureType.RepSets ? null : aloud is { } n && !(dose.Reps is { } said && said.Low <= n && n <= said.High) ? CountRange.Of(n) : dose.Reps ?? Counted(main),
-            measured, measured ? [] : [.. dose.Evidence]);
+            dose.RoundRestSeconds is { } b ? new Seconds(b) : null, dose.Timed && type != StructureType.RepSets ? null : aloud is { Reps: var n } && !(dose.Reps is { } said && said.Low <= n && n <= said.High) ? CountRange.Of(n) : dose.Reps ?? Counted(main),
+            measured, measured ? [] : aloud is { Said: var heard } && type == StructureType.RepSets ? [.. dose.Evidence, heard] : [.. dose.Evidence]);
 
         var held = Share(main, b => lexicon[b.MoveId].SecondsPerRep >= HoldFrom && !lexicon[b.MoveId].IsStretch);
         var stretched = Share(main, b => lexicon[b.MoveId].IsStretch);
@@ -65,7 +65,7 @@ internal static partial class StructureReader
         }
 
         var counted = Share(main, b => IsBarre(lexicon[b.MoveId])) >= CountedFrom && speech.Find(Phrases()).Concat(speech.Find(Tallies())).Count() >= FewestTallies;
-        if (!few || dose.Sets is not null || dose.Rounds is not null || dose.AsMany || counted || aloud is not (null or Phrase) || main.Count(b => b.Reps is not null) * 2 > main.Count)
+        if (!few || dose.Sets is not null || dose.Rounds is not null || dose.AsMany || counted || aloud is { Reps: not Phrase } || main.Count(b => b.Reps is not null) * 2 > main.Count)
         {
             return [Make(StructureType.RepSets, false)];
         }
@@ -100,12 +100,13 @@ internal static partial class StructureReader
     /// <summary>Counts of a phrase of music, which say nothing of sets.</summary>
     private const int Phrase = 8;
 
-    /// <summary>The repetitions that most sets are counted aloud to, from one on; null where they differ, or few sets are counted.</summary>
-    private static int? CountedAloud(Speech speech, Span work)
+    /// <summary>The repetitions that most sets are counted aloud to, from one on, and where that is first done; null where they differ, or few sets are counted.</summary>
+    private static (int Reps, Evidence Said)? CountedAloud(Speech speech, Span work)
     {
         const int leastSets = 5;
-        var ends = speech.Counts.Where(r => r is { First: 1, Step: 1, Length: >= FewestReps } && work.Contains(new Seconds(speech.At(r.Token)))).Select(r => r.Last).ToList();
-        return ends.CountBy(n => n).OrderByDescending(n => n.Value).FirstOrDefault() is { Value: >= leastSets } alike && alike.Value * 2 > ends.Count ? alike.Key : null;
+        var sets = speech.Counts.Where(r => r is { First: 1, Step: 1, Length: >= FewestReps } && work.Contains(new Seconds(speech.At(r.Token)))).ToList();
+        return sets.GroupBy(r => r.Last).OrderByDescending(g => g.Count()).FirstOrDefault() is { } alike && alike.Count() >= leastSets && alike.Count() * 2 > sets.Count
+            ? (alike.Key, new Evidence(new Seconds(Math.Round(speech.At(alike.First().Token), 1)), speech.Around(alike.First().Token))) : null;
     }
 
     /// <summary>Seconds a repetition from which a move is a hold.</summary>

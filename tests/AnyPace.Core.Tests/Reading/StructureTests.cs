@@ -58,6 +58,7 @@ public sealed class StructureTests
     {
         var read = Of(Counted("and one lovely and two three four nice and tall five six seven eight nine and ten"));
         Assert.Equal((StructureType.RepSets, CountRange.Of(10)), (read.Type, read.Reps));
+        Assert.Contains(read.Evidence, e => e.Text.Contains("1 lovely", StringComparison.Ordinal));
     }
 
     [Fact]
