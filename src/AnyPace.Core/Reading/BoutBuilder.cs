@@ -132,9 +132,7 @@ internal static partial class BoutBuilder
             MarkKind.Left or MarkKind.Right when said.At > 0 => SideAt(speech, said, segment.Move),
             _ => Side.Both,
         };
-        var since = previous is null ? segment.Start - 15 : Math.Max(segment.Start - 15, previous.Span.Start.Value + 4);
-        var switched = Clocked.Between(marks, since, segment.Start + Edge).Any(m => m.Kind == MarkKind.SwitchSide);
-        if (previous is not null && previous.MoveId == segment.Move.Id && switched && previous.Side != Side.Both)
+        if (previous is { Side: not Side.Both } && previous.MoveId == segment.Move.Id && IsTurnedTo(marks, previous, segment))
         {
             // "Other side, clams on the left": what is said counts, whatever was read before.
             var now = Clocked.Between(marks, segment.Start - 1, segment.Start + Edge).FirstOrDefault(m => m.Kind is MarkKind.Left or MarkKind.Right);
@@ -176,8 +174,11 @@ internal static partial class BoutBuilder
 
     /// <summary>The same one-sided move again after "other side", where the first side was never named.</summary>
     private static bool ContinuesUnsaid(IReadOnlyList<Mark> marks, Bout previous, Segment segment) =>
-        segment.Move.Sides == MoveSides.Each && previous.MoveId == segment.Move.Id && previous.Side == Side.Both
-        && Clocked.Between(marks, Math.Max(previous.Span.Start.Value + 4, segment.Start - 15), segment.Start + Edge).Any(m => m.Kind == MarkKind.SwitchSide);
+        segment.Move.Sides == MoveSides.Each && previous.MoveId == segment.Move.Id && previous.Side == Side.Both && IsTurnedTo(marks, previous, segment);
+
+    /// <summary>True where the side is changed on the way into a bout, or so soon in it that it is not cut there.</summary>
+    private static bool IsTurnedTo(IReadOnlyList<Mark> marks, Bout previous, Segment segment) =>
+        Clocked.Between(marks, Math.Max(previous.Span.Start.Value + 4, segment.Start - 15), segment.Start + Edge).Any(m => m.Kind == MarkKind.SwitchSide);
 
     private static Side Opposite(Side side) => side switch
     {

@@ -112,7 +112,6 @@ internal static partial class FactReader
         return said.Concat(Told(speech, judged, RemarkField.Outside, said, claimed));
 
         bool MayBeChat(int token) => judged.Likeliest(token) >= LeastChat || Surroundings().IsMatch(speech.Around(token, 4, 8));
-
     }
 
     /// <summary>When the class is spoken of again: the next move named, cue given or side called. Null for a remark shorter than <see cref="Stretch"/>.</summary>

@@ -91,7 +91,7 @@ internal static partial class KitReader
             KitNeed? whole = opening is { } settled ? settled : must ? KitNeed.Required : may ? KitNeed.Optional : plain ? KitNeed.Required : stands ? KitNeed.Substitute : null;
 
             if (opening is null && !must && !may && plain && evidence is [{ At: var once }] && once.Value >= firstBout && !uses.ContainsKey(item)
-                && (item is "bench" or "broomstick" or "blanket" || mentions.All(m => !Taken().IsMatch(speech.Before(m.First, 6)) || InStory().IsMatch(speech.Before(m.First, StoryWithin)) || PartOf().IsMatch(speech.After(m.Last + 1, 1)))))
+                && (item is "bench" or "broomstick" or "blanket" || mentions.All(m => IsOnlySpokenOf(speech, m))))
             {
                 // "I hurt my shoulder doing it on a bench": spoken of once, and no move is done with it.
                 whole = null;
@@ -220,8 +220,12 @@ internal static partial class KitReader
         return match.Success ? match.Groups["l"].Value : null;
     }
 
-    /// <summary>Words before an item in which it is told of other people and other days.</summary>
+    /// <summary>Words before an item in which it is told of other people and other days, and in which it is taken hold of.</summary>
     private const int StoryWithin = 9;
+    private const int TakenWithin = 6;
+
+    private static bool IsOnlySpokenOf(Speech speech, KitMention mention) =>
+        !Taken().IsMatch(speech.Before(mention.First, TakenWithin)) || InStory().IsMatch(speech.Before(mention.First, StoryWithin)) || PartOf().IsMatch(speech.After(mention.Last + 1, 1));
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 

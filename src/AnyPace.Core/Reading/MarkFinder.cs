@@ -10,9 +10,14 @@ public static partial class MarkFinder
         var marks = new List<Mark>();
         void All(Regex regex, MarkKind kind, double strength, double until = double.PositiveInfinity)
         {
-            foreach (var match in speech.Find(regex).TakeWhile(m => speech.At(speech.TokenAt(m.Index)) < until))
+            foreach (var match in speech.Find(regex))
             {
                 var first = speech.TokenAt(match.Index);
+                if (speech.At(first) >= until)
+                {
+                    break;
+                }
+
                 var last = speech.LastInOneBreath(first, speech.TokenAt(match.Index + match.Length - 1));
                 marks.Add(new Mark(kind, first, speech.Tokens[last].At, strength));
             }
@@ -287,7 +292,7 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\G\b(let's (swing|roll|circle|march|shake|bounce|loosen|punch) (the|your|our|those|it|on|out|them)\b|let's (get )?(started|start|begin|get going|get moving|move\b(?! (on|to|back|down|it))|get into it|get into this|jump (right )?in|dive in|crack on|get to it|get moving|kick (it |things )?off)|we('re| are) (going to|gonna) (start|begin|kick off)|(we'll|we will) (start|begin)|start(ing)? (off )?(with|by|in|from)|first (up|exercise|move|1)|(superset|exercise|move|station|block) (number )?(1|a)|(minute|number) (number )?1 (is|we|starts|will)\b(?! (fan|thing|reason|mistake|tip|rule|question))|let's (just |quickly |all )?(warm(ing)? |loosen )|let's (do|get|have) (\w+ ){0,4}warm(ed)?|let's get (the|your|our|those|these) [\w']+( rate)? (moving|going|pumping|flowing|warm|ready|loose)|get (yourself|yourselves|ourselves) (warm|loosened)|(to|gonna) get (loosened|warmed) up|just getting (the|your|our) (body|joints|blood|muscles)|warm ?up time|warm ?up first|(?<=\b(right|okay|alright|so|now|little) )warm ?up\b(?! (is|was|for|with|and then|the|your))|(?<!\b(a|the|your|after|with|my) )(quick|little|short|gentle) warm ?up\b(?! (and|then|before|first|at|is|that))|to begin with|i want you to start|come (up |down )?(to (standing|sit|sitting|lie|lying|your|all)|on to|onto|into|and (lie|sit|stand))|(lie|lying|lay) (down )?(on|back)|sit (tall|nice|comfortably)|take a seat|stand (up )?(with|tall)|feet (hip|shoulder|together|wide))\b", Options)]
     private static partial Regex Opening();
 
-    [GeneratedRegex(@"\G\b(warm ?ups?|warming up|warm (the|your|our|those|these) [\w']+ up\b|ease (ourselves|yourself|yourselves|our bodies|your body) in(to)?\b|(get|getting|got|be) ([\w']+ and |a bit |a little |all |ourselves |yourselves |yourself |everything |everyone |everybody |us |you |our bodies |your body |the body )?warm(ed)?( up)?( with| first| together| before| quickly)?\b)\b", Options)]
+    [GeneratedRegex(@"\G\b(warm ?ups?|warming up|warm (the|your|our|those|these) [\w']+ up\b|ease (ourselves|yourself|yourselves|our bodies|your body) in(to)?\b|(get|getting|got|be) ([\w']+ and |a bit |a little |all |ourselves |yourselves |yourself |everything |everyone |everybody |us |you |our bodies |your body |the body )?warm(ed)?( up)?( with| first| together| before| quickly)?)\b", Options)]
     private static partial Regex WarmUp();
 
     /// <summary>So many seconds from the start on, "nice and easy" is how a move is done, not what a class begins with.</summary>

@@ -25,10 +25,12 @@ internal static partial class StructureReader
         }
 
         var aloud = CountedAloud(speech, span);
+
+        // What is counted is done, whatever number was said in passing.
+        var reps = aloud is { Reps: var counts } && !(dose.Reps is { } said && said.Low <= counts && counts <= said.High) ? CountRange.Of(counts) : dose.Reps ?? Counted(main);
         Structure Make(StructureType type, bool measured, Span? of = null, Seconds? on = null, Seconds? off = null) => new(
             type, of ?? span, on, off, dose.Rounds, dose.Sets, dose.MovesPerRound,
-            dose.RoundRestSeconds is { } b ? new Seconds(b) : null, dose.Timed && type != StructureType.RepSets ? null : aloud is { Reps: var n } && !(dose.Reps is { } said && said.Low <= n && n <= said.High) ? CountRange.Of(n) : dose.Reps ?? Counted(main),
-            measured, measured ? [] : aloud is { Said: var heard } && type == StructureType.RepSets ? [.. dose.Evidence, heard] : [.. dose.Evidence]);
+            dose.RoundRestSeconds is { } b ? new Seconds(b) : null, dose.Timed && type != StructureType.RepSets ? null : reps, measured, measured ? [] : aloud is { Said: var heard } && type == StructureType.RepSets ? [.. dose.Evidence, heard] : [.. dose.Evidence]);
 
         var held = Share(main, b => lexicon[b.MoveId].SecondsPerRep >= HoldFrom && !lexicon[b.MoveId].IsStretch);
         var stretched = Share(main, b => lexicon[b.MoveId].IsStretch);

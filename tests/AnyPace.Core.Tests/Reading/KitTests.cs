@@ -126,6 +126,12 @@ public sealed class KitTests
     [InlineData("grab your towel wipe the sweat off", "towel optional")]
     [InlineData("you can pop a dumbbell on your hips if you want to", "dumbbell optional")]
     [InlineData("the weight drops down to the side", "")]
+    [InlineData("my mug fell off the step this morning", "")]
+    [InlineData("we had bands playing at the wedding and a bar", "")]
+    [InlineData("press up through the cushion of your heel", "")]
+    [InlineData("my gran used to do it from a chair", "")]
+    [InlineData("pop a cushion under that knee", "cushion optional")]
+    [InlineData("for this one we're sat on the chair", "chair required")]
     public void What_turns_up_in_the_middle(string said, string kit) => Assert.Equal(
         kit, Kit("[0:10] let's get started squats here we go", $"[0:30] {said}", "[0:50] keep going", "[1:10] and rest", "[1:20] lunges here we go", "[1:50] and rest"));
 
