@@ -25,7 +25,7 @@ internal static class FitBench
         var numbers = new Option<string[]>("--numbers")
         {
             Description = "Files of sentences in which numbers carry what they are for.",
-            DefaultValueFactory = _ => ["tests/corpus/numbers.txt", "tests/AnyPace.Core.Tests/Reading/nodose.txt"],
+            DefaultValueFactory = _ => ["tests/corpus/numbers.txt", "tests/corpus/openings.txt", "tests/AnyPace.Core.Tests/Reading/nodose.txt"],
             AllowMultipleArgumentsPerToken = true,
         };
         var output = new Option<string>("--out") { Description = "The folder to write the tables to.", DefaultValueFactory = _ => "src/AnyPace.Core/Reading" };

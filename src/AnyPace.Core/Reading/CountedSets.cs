@@ -41,7 +41,7 @@ internal static class CountedSets
     /// <param name="judged">Mentions with what they weigh.</param>
     public static ImmutableArray<Bout> Fill(ImmutableArray<Bout> bouts, Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Mention> judged, SaidDose dose, MoveLexicon lexicon)
     {
-        if (dose.Timed)
+        if (dose.KeepsTime)
         {
             return bouts;
         }

@@ -10,6 +10,7 @@ namespace AnyPace.Core.Reading;
 public sealed record SaidBeat(double At, double Work, double? Rest);
 
 /// <summary>What is said about work, rest, rounds, sets and repetitions, with the words that said it.</summary>
+/// <param name="EveryMinute">True where so many repetitions are done each minute and what is left of it is rest: a set is begun by the clock, and is as long as its count.</param>
 /// <param name="Beats">All work-and-rest pairs, in time order, without repeats of the one before.</param>
 public sealed record SaidDose(
     CountRange? Rounds,
@@ -21,6 +22,7 @@ public sealed record SaidDose(
     bool Supersets,
     bool Ladder,
     bool AsMany,
+    bool EveryMinute,
     IReadOnlyList<SaidBeat> Beats,
     IReadOnlyList<Evidence> Evidence)
 {
@@ -30,6 +32,9 @@ public sealed record SaidDose(
     public double? RestSeconds => Beats.Count > 0 ? Beats[0].Rest : null;
 
     public bool Timed => Beats.Count > 0;
+
+    /// <summary>True where a bout is over when its time is: not where repetitions are counted, nor where the clock only starts them.</summary>
+    public bool KeepsTime => Timed && !EveryMinute;
 }
 
 /// <summary>Reads doses out of speech: "forty on twenty off", "three rounds of these five", "twelve to fifteen of each".</summary>
@@ -59,6 +64,9 @@ public static partial class DoseReader
 
     /// <summary>A number less likely than this to be for something is not for it, whatever phrase it stands in.</summary>
     private const double Unlikely = 0.01;
+
+    /// <summary>Nor a length whose phrase leaves it open what it is for.</summary>
+    private const double Doubtful = 0.02;
 
     public static SaidDose Read(Speech speech)
     {
@@ -147,7 +155,14 @@ public static partial class DoseReader
     {
         var evidence = new List<Evidence>();
         var between = First(speech, RoundRest());
-        var lengths = WithoutRoundRest(speech, [.. DurationFinder.Find(speech).Where(l => !IsOfAnother(speech, l.Token, l.Token + 2))], between);
+        bool IsHardlyWork(Duration length) => judged.Any(j => j.Number.Token == length.Token && j.Of(NumberRole.Work) < (length.Kind == DurationKind.Unclear ? Doubtful : Unlikely));
+        var lengths = WithoutRoundRest(
+            speech,
+            [
+                .. DurationFinder.Find(speech).Where(l => !IsOfAnother(speech, l.Token, l.Token + 2))
+                    .Select(l => l.Kind is DurationKind.Work or DurationKind.Unclear && IsHardlyWork(l) ? l with { Kind = DurationKind.Other } : l),
+            ],
+            between);
         var asMany = Find(speech, AsMany()).Any();
         var beats = Beats(speech, lengths, asMany, evidence);
         var tabata = First(speech, Tabata()) is { Success: true } t && Note(speech, t, evidence);
@@ -156,9 +171,10 @@ public static partial class DoseReader
             beats.Add(alone);
         }
 
-        if (beats.Count == 0 && First(speech, EveryMinute()) is { Success: true } minute && Note(speech, minute, evidence))
+        var everyMinute = First(speech, EveryMinute()) is { Success: true } minute && Note(speech, minute, evidence) ? minute : null;
+        if (beats.Count == 0 && everyMinute is not null)
         {
-            beats.Add(new SaidBeat(speech.At(speech.TokenAt(minute.Index)), 60, null));
+            beats.Add(new SaidBeat(speech.At(speech.TokenAt(everyMinute.Index)), 60, null));
         }
 
         if (tabata && beats.Count == 0)
@@ -167,9 +183,11 @@ public static partial class DoseReader
         }
 
         CountRange? Count(NumberRole role, IEnumerable<Match> matches) => Counted(speech, matches.Where(m => !IsHardly(speech, m, role, judged)), evidence);
-        var rounds = Count(NumberRole.Rounds, Find(speech, Rounds())) ?? Count(NumberRole.Rounds, Find(speech, Circuits())) ?? Count(NumberRole.Rounds, Find(speech, OfThem())) ?? MoreTimes(speech, evidence) ?? Means(speech, TwiceSaid(), 2, evidence) ?? EarlyTimes(speech, evidence) ?? Means(speech, OnceSaid(), 1, evidence);
+        var ofThem = Find(speech, OfThem()).ToList();
+        bool IsOfRounds(Match match) => RoundsBefore().IsMatch(speech.Before(speech.TokenAt(match.Index), OfThemReach));
+        var rounds = Count(NumberRole.Rounds, Find(speech, Rounds())) ?? MoreTimes(speech, evidence) ?? Means(speech, TwiceSaid(), 2, evidence) ?? EarlyTimes(speech, evidence) ?? Count(NumberRole.Rounds, Find(speech, Circuits())) ?? Count(NumberRole.Rounds, ofThem.Where(IsOfRounds)) ?? Means(speech, OnceSaid(), 1, evidence);
         var sets = Count(NumberRole.Sets, Find(speech, Sets())) ?? Means(speech, EachTwiceSaid(), 2, evidence);
-        var moves = Count(NumberRole.Moves, Find(speech, MovesPerRound()));
+        var moves = Count(NumberRole.Moves, Find(speech, MovesPerRound())) ?? Count(NumberRole.Moves, ofThem.Where(m => !IsOfRounds(m)));
         var reps = Count(NumberRole.Repetitions, Reps().Matches(speech.Text).Where(m => IsSaid(speech, m) && !Perhaps().IsMatch(speech.Before(speech.TokenAt(m.Index), 4))));
         double? roundRest = between.Success && Note(speech, between, evidence) ? Length(between, "w") : null;
         var supersets = First(speech, Superset()) is { Success: true } s && Note(speech, s, evidence);
@@ -177,7 +195,7 @@ public static partial class DoseReader
         return new SaidDose(
             rounds is { High: <= MostRounds } ? rounds : null,
             sets?.High, moves is { High: >= 2 } ? moves?.High : null, roundRest, reps, tabata, supersets, ladder,
-            asMany, beats, evidence);
+            asMany, everyMinute is not null, beats, evidence);
     }
 
     /// <summary>True where the words about the number of a phrase make it something else.</summary>
@@ -219,6 +237,7 @@ public static partial class DoseReader
     {
         const int soon = 16;
         const int rightAfter = 9;
+        const int unit = 2;
         var beats = new List<SaidBeat>();
         void Add(int token, double work, double rest)
         {
@@ -255,6 +274,13 @@ public static partial class DoseReader
             {
                 // "Twenty seconds rest, forty seconds work".
                 rest = lengths[i - 1];
+            }
+
+            // "My timer's set for thirty seconds and ten seconds".
+            if (rest.Seconds < ShortestRest && kind == DurationKind.Work && i + 1 < lengths.Count && lengths[i + 1] is { Kind: DurationKind.Unclear } joined && joined.Seconds < work && joined.Token > token + unit
+                && speech.After(token + unit, joined.Token - token - unit) is "and" or "then" or "and then" or "by")
+            {
+                rest = joined;
             }
 
             if (rest.Seconds >= ShortestRest)
@@ -386,7 +412,7 @@ public static partial class DoseReader
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
     /// <summary>A time that is not now, and nothing since that comes back to it; or what was done before.</summary>
-    [GeneratedRegex(@"\b(yesterday|tomorrow|(last|next) (week|month|year|night|time)|(last|next|other|previous|another) (class|video|workout|session|episode)|i (did|got|slept|had|managed)|took me|told me|people do|used to|see you( all)?)\b(?!.*\b(today|now|again|we're|this (week|time|class|1|workout)|same|it's|let's)\b)|\bnot( (a|an|the))?$", Options)]
+    [GeneratedRegex(@"\b(yesterday|tomorrow|(last|next) (week|month|year|night|time)|(last|next|other|previous|another) (class|video|workout|session|episode)|i (did|got|slept|had|managed)|if you( only| just)? (need|want|have|had)( (to|stop|rest|pause|break|a|take|hold|go|for|of|about|you|\d+ (seconds|minutes)))*$|took me|told me|people do|used to|see you( all)?)\b(?!.*\b(today|now|again|we're|this (week|time|class|1|workout)|same|it's|let's)\b)|\bnot( (a|an|the))?$", Options)]
     private static partial Regex OfAnotherBefore();
 
     [GeneratedRegex(@"^((a|per|each|every) (day|week|month)|((workout|class|video|circuit) )?((from|on|of) )?(mon|tues|wednes|thurs|fri|satur|sun)day|((workout|class|video|circuit) )?((from|of) )?(yesterday|tomorrow|(last|next) (week|month|year|night))\b(?! (we|i|you|it|is|was|will)\b))", Options)]
@@ -397,7 +423,7 @@ public static partial class DoseReader
     private static partial Regex Tally();
 
     /// <summary>What may come of it is no dose: "if you get eight reps, great".</summary>
-    [GeneratedRegex(@"\b(if you (only )?(get|can|manage|do)|you might get|maybe)( (only|just|about))?$", Options)]
+    [GeneratedRegex(@"\b(if you (only )?(get|can|manage|do|did|have done|'ve done)|if you've done|you might get|maybe)( (only|just|about))?$", Options)]
     private static partial Regex Perhaps();
 
     [GeneratedRegex(@"\G\b(?<w>\d{2}) ?(/|by|and )?(?<r>\d{2}) (split|format|intervals?|work to rest|style|protocol|today|(x|times) \d|twice|\d (times|rounds|sets|laps))\b", Options)]
@@ -410,17 +436,22 @@ public static partial class DoseReader
     [GeneratedRegex(@"\b((no|without|zero|0|any) (rest|break|breaks|rests|stopping|recovery|pauses?)|(don't|never|without) (stop|rest|stopping|resting)( in)? between|straight (in ?to|on to|onto) the next|back to back|1 after (the other|another)|(roll|flow|go|move)(ing)? (straight |right )?(from 1 )?(in ?)?to the next)\b", Options)]
     private static partial Regex NoRest();
 
-    [GeneratedRegex(@"\G(?:\b(?<w>\d{1,3}|a|1)? ?(?<wu>seconds?|minutes?) ?(of )?(rest|break|off)? ?((in )?between ((the|each|every) )?(rounds?|sets|set of (moves|exercises)|circuits?|blocks?)|before (we (start|begin|do|go into) )?the next round\b|((at|when|once|after) ){1,2}(the end of |we finish |you finish |you've done )?(each|every|the|a|that) (round|circuit|block)\b)|\bthen (you |we |you'll |we'll )?(get |have |take )?(a )?(a|1|(?<w>\d{1,3})) (?<wu>seconds?|minutes?) (of )?(rest|break|off|breather|recovery)? ?(and|before|then) (we |you )?(do|go|repeat|start|run)\b|\btake (a|1)? ?(?<w>)(?<wu>minute) (between|after each) round)", Options)]
+    [GeneratedRegex(@"\G(?:\b(?<w>\d{1,3}|a|1)? ?(?<wu>seconds?|minutes?) ?(of )?(rest|break|off)? ?(to (recover|rest|breathe|reset|regroup) )?((in )?between ((the|each|every) )?(rounds?|sets|set of (moves|exercises)|circuits?|blocks?)|in the middle\b|before (we (start|begin|do|go into) )?the next (round|block|circuit)\b|((at|when|once|after) ){1,2}(the end of |we finish |you finish |you've done )?(each|every|the|a|that) (round|circuit|block)\b)|\bthen (you |we |you'll |we'll )?(get |have |take )?(a )?(a|1|(?<w>\d{1,3})) (?<wu>seconds?|minutes?) (of )?(rest|break|off|breather|recovery)? ?(and|before|then) (we |you )?(do|go|repeat|start|run)\b|\btake (a|1)? ?(?<w>)(?<wu>minute) (between|after each) round)", Options)]
     private static partial Regex RoundRest();
 
-    [GeneratedRegex(@"\G(?:\brounds (is|are) (?<n>\d{1,2})\b|\b(?<n>\d{1,2}) times \d{2} (seconds|on)\b|(?<!\b(another|rest is|work is) )\b(?<!\b(each|every|this|that|first|next) (?=1 \d))(?<n>\d{1,2})( to | or |-| )?(?<m>\d{1,2})? (total |full |more |complete |whole )?(rounds|times (through|round|around|over)|laps|(trips|goes) (a?round|through)|lots(?! of)|of (those|these|the) (rounds|circuits))\b(?! of \d+ minutes at)|\b(?<n>[2-6]) times in total\b|\b(?<n>[2-6]) rounder\b|\b(?<n>\d{1,2}) [1-5] minute rounds\b|\b(?<n>\d) round (workout|circuit|class|session)\b|\bround (number )?\d (out )?of (?<n>\d)\b|\b(round|circuit)\b( (?!\d)[\w']+){0,3} (got|have|there are|there's|of) (?<n>\d) in total\b|\b(round|circuit)( (?!\d)[\w']+| \d+ (minutes|seconds)){0,6} (we do|we'll do|do|doing|there are|we've got) (?<n>\d) of (them|those)\b|\b(the (whole |entire )?(list|sequence|series|lot|flow|circuit)|both( exercises| moves)?|(all|these) \d( exercises| moves)?) (?<n>\d)( to | or )?(?<m>\d)? times\b|\b(back and forth|alternat(e|ing)( between)?( the 2| them| these)?) (for )?(?<n>\d)( to | or )?(?<m>\d)? (times|rounds)\b|\b(through|circuit|repeat(ed|ing)?( it| this| that| them| everything| the (whole|entire|full) (thing|sequence|circuit|lot|workout|block|routine|round))?|do (it|this|that|them|everything|the whole thing)( all)?|(go|going) (a?round|through)( (it|this|that|them|these|each \w+|everything|the whole \w+))?|we do|(do|perform|complete|repeat) each \w+)( [\w']+)? (?<n>\d)( to | or )?(?<m>\d)? times\b(?! (a|per|each|every) (week|day|month))|\b((go|run|work|get|going|running|working|cycle) (a?round|through|over)|(whole|entire|full) (thing|lot|circuit|list|round|sequence|set))( (?!\d)[\w']+){0,5} (?<n>[2-6])( to | or )?(?<m>\d)? times\b(?! (a|per|each|every|more|on) ))", Options)]
+    [GeneratedRegex(@"\G(?:\brounds (is|are) (?<n>\d{1,2})\b|\b(?<n>\d{1,2}) times \d{2} (seconds|on)\b|(?<!\b(another|rest is|work is) )\b(?<!\b(each|every|this|that|first|next) (?=1 \d))(?<n>\d{1,2})( to | or |-| )?(?<m>\d{1,2})? (total |full |more |complete |whole )?(rounds(?! to \d)|times (through|round|around|over)|laps|(trips|goes) (a?round|through)|lots(?! of)|of (those|these|the) (rounds|circuits))\b(?! of \d+ minutes at)|\b(?<n>[2-6]) times in total\b|\b(?<n>[2-6]) rounder\b|\b(?<n>\d{1,2}) [1-5] minute rounds\b|\b(?<n>\d) round (workout|circuit|class|session)\b|\bround (number )?\d (out )?of (?<n>\d)\b|\b(round|circuit)\b( (?!\d)[\w']+){0,3} (got|have|there are|there's|of) (?<n>\d) in total\b|\b(round|circuit)( (?!\d)[\w']+| \d+ (minutes|seconds)){0,6} (we do|we'll do|do|doing|there are|we've got) (?<n>\d) of (them|those)\b|\b(the (whole |entire )?(list|sequence|series|lot|flow|circuit)|both( exercises| moves)?|(all|these) \d( exercises| moves)?) (?<n>\d)( to | or )?(?<m>\d)? times\b|\b(back and forth|alternat(e|ing)( between)?( the 2| them| these)?) (for )?(?<n>\d)( to | or )?(?<m>\d)? (times|rounds)\b|\b(through|circuit|repeat(ed|ing)?( it| this| that| them| everything| the (whole|entire|full) (thing|sequence|circuit|lot|workout|block|routine|round))?|do (it|this|that|them|everything|the whole thing)( all)?|(go|going) (a?round|through)( (it|this|that|them|these|each \w+|everything|the whole \w+))?|we do|(do|perform|complete|repeat) each \w+(?= (\w+ )?[2-5] ))( [\w']+)? (?<n>\d)( to | or )?(?<m>\d)? times\b(?! (a|per|each|every) (week|day|month))|\b((go|run|work|get|going|running|working|cycle) (a?round|through|over)|(whole|entire|full) (thing|lot|circuit|list|round|sequence|set))( (?!\d)[\w']+){0,5} (?<n>[2-6])( to | or )?(?<m>\d)? times\b(?! (a|per|each|every|more|on) ))", Options)]
     private static partial Regex Rounds();
 
-    /// <summary>"There are four of them", of rounds as a rule.</summary>
-    [GeneratedRegex(@"\G\b(there's|there are) (?<n>\d{1,2}) of (those|them|these)\b(?! (left|to go|more|blocks?|tabatas?))", Options)]
+    /// <summary>"There are four of them": of the rounds, or else of the moves, that were spoken of so many words before.</summary>
+    [GeneratedRegex(@"\G\b(there's|there are|we've got|we have) (?<n>\d{1,2}) of (those|them|these)\b(?! (left|to go|more|blocks?|tabatas?|pairs))", Options)]
     private static partial Regex OfThem();
 
-    [GeneratedRegex(@"\G\b(twice (through|over|round|around)|(on|off|rest|gets? done) twice|repeat(ing)? the (set|circuit|round|block) once\b|double round\b|(through|do|repeat|goes?|going|round|it all|thing|them|that|this|it|everything|circuit|lot|set|sequence|each|all|moves|exercises|these|those) twice|2 times|2 times through|(a second|another|1 more) time (through|round|around)|(do|go through|run|repeat) (it|that|this|them|everything|the (whole|entire) (thing|circuit|lot|round))( all)? (over )?again(?! (tomorrow|soon|next|another day|on (monday|tuesday|wednesday|thursday|friday|saturday|sunday)))|(go|going|do|doing|run|come) (back )?(through )?(it|this|that|them|everything|the whole \w+)( all)?( again)? (a second|another|1 more) time|(go|come) (back )?(a?round|through) (it )?again|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing)) (1 more time|again|once more|once)|(and|then) (we|we'll|we're going to|we're gonna|you|you'll) repeat (it all|all of (it|that|them)|everything|the (whole|entire|full) (thing|circuit|round|lot|block|sequence))\b(?! (\d|twice|until|for|as|on (the|this|your)))|(rest|recovery|off) (and |then )+(we|we'll|you|you'll) go again|(pair|superset|pairing)( (gets?|is|are|we|do|done|you))* twice|(then|break) the same \d again|repeat the \d|through (and )?then (we|we'll|you|you'll) repeat|then (run|go) through (it|them) again|second round is( exactly)? the same|the second time (through|round|around)|repeat 1 more time|(do|doing|have|got|be) a second round)\b", Options)]
+    private const int OfThemReach = 14;
+
+    [GeneratedRegex(@"\b(rounds?|circuits?|laps?|blocks?|times|pairs?)\b", Options)]
+    private static partial Regex RoundsBefore();
+
+    [GeneratedRegex(@"\G\b(twice (through|over|round|around)|(on|off|rest|gets? done) twice|repeat(ing)? the (set|circuit|round|block) once\b|double round\b|(through|do|repeat|goes?|going|round|it all|thing|them|that|this|it|everything|circuit|lot|set|sequence|each|all|moves|exercises|these|those) twice|2 times|2 times through|(a second|another|1 more) time (through|round|around)|(do|go through|run|repeat) (it|that|this|them|everything|the (whole|entire) (thing|circuit|lot|round))( all)? (over )?again(?! (in (\d+|a few) (weeks?|months?|days?)|tomorrow|soon|next|another day|on (monday|tuesday|wednesday|thursday|friday|saturday|sunday)))|(go|going|do|doing|run|come) (back )?(through )?(it|this|that|them|everything|the whole \w+)( all)?( again)? (a second|another|1 more) time|(go|come) (back )?(a?round|through) (it )?again|repeat (it|that|this|them|everything|the (whole )?(circuit|round|thing))( all)? (1 more time|again|once more|once)|(and|then) (we|we'll|we're going to|we're gonna|you|you'll) repeat (it all|all of (it|that|them)|everything|the (whole|entire|full) (thing|circuit|round|lot|block|sequence))\b(?! (\d|twice|until|for|as|on (the|this|your)))|(rest|recovery|off) (and |then )+(we|we'll|you|you'll) go again|(pair|superset|pairing)( (gets?|is|are|we|do|done|you))* twice|(then|break) the same \d again|repeat the \d|through (and )?then (we|we'll|you|you'll) repeat|then (run|go) through (it|them) again|(go|going) (again )?for a second (round|time|lap)|second round is( exactly)? the same|the second time (through|round|around)|repeat 1 more time|(do|doing|have|got|be) a second round)\b", Options)]
     private static partial Regex TwiceSaid();
 
     [GeneratedRegex(@"\G\b((rest|off|recovery)( (and|then|we|do|repeat|repeated|it|that|all|of))* (?<n>\d{1,2}) (times|rounds)\b(?! (a|per) week)|(rest|off|on|recovery|exercises|moves|stations|thing|lot) times (?<n>[2-9])\b|\b(we|you|we'll|you'll) (run|loop|cycle|repeat|go) (through )?(it|that|this|them) (?<n>[2-6]) times\b)", Options)]
@@ -441,7 +472,7 @@ public static partial class DoseReader
     [GeneratedRegex(@"\G(?<!\b(super|tri|giant) )\bset (number )?(?<n>[2-6])\b(?! (seconds?|minutes?|reps?|of \w+s\b))", Options)]
     private static partial Regex SetNumber();
 
-    [GeneratedRegex(@"\G\b(no repeats?|(don't|never|not) repeat(ing)? (anything|a thing)|(never|not) repeat(ing|ed)? (a|any|an|the same) (move|exercise|movement)|(each|every) (move|exercise|movement|1)( is| gets| just| only)*( done| going)?( just| only)* once\b(?! more| again)|just (the )?(1 round|once through)|only 1 round|(only|just) (doing|going through|do|go through|running) (it|them|this|that|these|each|everything)( all)?( through)? (the )?(once|1 time))\b", Options)]
+    [GeneratedRegex(@"\G\b(no repeats?|(don't|never|not) repeat(ing)? (anything|a thing)|(never|not) repeat(ing|ed)? (a|any|an|the same) (move|exercise|movement)|(each|every) (move|exercise|movement|1)( is| gets| just| only)*( done| going)?( just| only)* once\b(?! more| again)|just (the )?(1 round|once through)|(we|you) (just |only )?go (a?round|through)( it| them| this)? (just |only )?once|(just|only) (go|going) through( it| them| this)?( the)? (1 time|once)|only 1 round|(just|only) the once|(only|just) (doing|going through|do|go through|running) (it|them|this|that|these|each|everything)( all)?( through)? (the )?(once|1 time))\b", Options)]
     private static partial Regex OnceSaid();
 
     /// <summary>"Each move twice before we go on".</summary>
@@ -458,10 +489,10 @@ public static partial class DoseReader
     [GeneratedRegex(@"\G(?:\b(?<n>[2-5]) (by|x|times) (?=\d{1,2}\b(?! (to|or|reps?|of|seconds?|minutes?|inch|foot|feet|pounds?|kilos?)))|\b(reps|repetitions) (?<n>[2-5]) times\b|\b(reps|repetitions) times (?<n>[2-5])\b|\b(?<n>\d{1,2})( to | or | )?(?<m>\d{1,2})?( (working|straight|hard|heavy|total|full))? sets\b(?! of (the |my )?(dumb|weights?\b|kettle|bells?\b|bands?\b|stairs|headphones))|\bset (number )?\d of (?<n>\d)\b|\b(?<n>[2-9]) (goes|tries|attempts) (at|on|of) (each|every|it|them|everything)\b|\b(first|second|third|last|next|1st|2nd|3rd) set of (?<n>[2-6])\b(?! (each|reps?)))", Options)]
     private static partial Regex Sets();
 
-    [GeneratedRegex(@"\G(?:\b(?<n>\d{1,2})( (?!\d|rounds|reps?|seconds?|minutes?|sets|more|of|times|to|or|on|off|each|for|and|weeks?|days?)[\w']+){0,2} (exercises|moves|movements|stations|positions|lifts)\b(?! (down|left|to go|remaining)\b| done\b(?! \d))|\b(circuits?|a round) of (?<n>\d{1,2})\b(?! (minutes?|seconds?|rounds?|reps?))|\b(?<n>\d{1,2}) (exercise|move|movement|station) (circuit|workout|round|class|routine|session|sequence))", Options)]
+    [GeneratedRegex(@"\G(?:\b(?<n>\d{1,2})( (?!\d|rounds|reps?|seconds?|minutes?|sets|more|of|times|to|or|on|off|each|for|and|weeks?|days?)[\w']+){0,2} (exercises|moves|movements|stations|positions|lifts)\b(?! (down|left|to go|remaining)\b| done\b(?! \d))|\b(?<n>\d{1,2}) (of (them|these|those) )?in (a|each|every|1) (round|circuit|block)\b|\b(?<n>\d{1,2}) of (my|your|our|the) (favourites?|favorites?|best)\b|\b(circuits?|a round) of (?<n>\d{1,2})\b(?! (minutes?|seconds?|rounds?|reps?))|\b(?<n>\d{1,2}) (exercise|move|movement|station) (circuit|workout|round|class|routine|session|sequence))", Options)]
     private static partial Regex MovesPerRound();
 
-    [GeneratedRegex(@"\bbetween (?<n>\d{1,3}) and (?<m>\d{1,3}) (reps?|repetitions?)\b|\beach( of (these|those|them))?( moves?| exercises?| 1)?( (we|we'll|you|you'll) do)? (?<n>\d{2}) times\b|(?<=\b[2-5] (by|x|times) )(?<n>\d{1,2})\b(?! (to|or|reps?|of|seconds?|minutes?|inch|foot|feet|pounds?|kilos?))|\b(?<n>\d{1,3})( to | or |-| )?(?<m>\d{1,3})? (reps?|repetitions?|of each|of (everything|every \w+)|of the (first|second) (1|move|exercise)|on each|each (side|leg|way|arm)|per (side|leg|arm|exercise|move)|times each|on each side|on (the|your) (right|left)|a side)\b|\bsets of (?<n>\d{1,3})( to )?(?<m>\d{1,3})?\b|\brounds of (?<n>\d{1,2})\b(?! (seconds?|minutes?|on|by|\d+|exercises|moves|different))|\brep count is (?<n>\d{1,2})\b|\b(?<n>\d{1,2})( on the)? right( and)? \d{1,2}( on the)? left\b|\b(do|doing) (?<n>\d{1,2}) on everything\b", Options)]
+    [GeneratedRegex(@"\bbetween (?<n>\d{1,3}) and (?<m>\d{1,3}) (reps?|repetitions?)\b|\beach( of (these|those|them))?( moves?| exercises?| 1)?( (we|we'll|you|you'll) do)? (?<n>[6-9]|\d{2}) times\b|(?<=\b[2-5] (by|x|times) )(?<n>\d{1,2})\b(?! (to|or|reps?|of|seconds?|minutes?|inch|foot|feet|pounds?|kilos?))|\b(?<n>\d{1,3})( to | or |-| )?(?<m>\d{1,3})? (reps?|repetitions?|of each|of (everything|every \w+)|of the (first|second) (1|move|exercise)|on each|each (side|leg|way|arm)|per (side|leg|arm|exercise|move)|times each|on each side|on (the|your) (right|left)|a side)\b|\bsets of (?<n>\d{1,3})( to )?(?<m>\d{1,3})?\b|\brounds of (?<n>\d{1,2})\b(?! (seconds?|minutes?|on|by|\d+|exercises|moves|different))|\brep count is (?<n>\d{1,2})\b|\b(?<n>\d{1,2})( on the)? right( and)? \d{1,2}( on the)? left\b|\b(do|doing) (?<n>\d{1,2}) on everything\b", Options)]
     private static partial Regex Reps();
 
     /// <summary>How many of the move at hand: "twenty of these", "do ten then switch".</summary>
@@ -469,7 +500,7 @@ public static partial class DoseReader
     private static partial Regex RepsOfThis();
 
     /// <summary>A new move begins with each minute; what is left of the minute is rest.</summary>
-    [GeneratedRegex(@"\G\b(emoms?|e mom|every minute on the minute|on the minute every minute|(top|start|beginning) of (every|each) minute)\b", Options)]
+    [GeneratedRegex(@"\G\b(emoms?|e mom|every minute on the minute|every minute( (there's|there is|we|you|we'll|it's|is|do|have|get))* (a )?(new|different|another|next) (move|exercise|1)|(a )?(new|different) (move|exercise|1) every minute|on the minute every minute|(top|start|beginning) of (every|each) minute)\b", Options)]
     private static partial Regex EveryMinute();
 
     [GeneratedRegex(@"\G\b(tabata|tabatas|20 10(?= (for (4|four)|style|format|protocol))|20 (seconds )?on (and )?10 (seconds )?off|8 rounds of 20)\b", Options)]
@@ -478,6 +509,6 @@ public static partial class DoseReader
     [GeneratedRegex(@"\G\b(super ?sets?|super ?sett(ing|ed)|(grouped|working|work|done|do them|all) in (pairs|twos|threes)|(2|3) (exercises|moves) at a time|(first|second|third|next|last|each|this) pairing|trisets?|tri sets?|giant sets?|(2|3) (exercises|moves) back to back|of the first (1|move|exercise) and( then)?( the same)?( \d{1,2})? of the second|(the )?next pair|pair(s)? of exercises|pair(ing|ed)?( up)? (the |our )?(2 )?(exercises|moves)|alternat(e|ing) between( the)? 2 (exercises|moves)|(move|exercise) 1 and (move|exercise) 2|in pairs|a1 (and|a2)|a 1 and a 2|back to back (with|exercises|pair))\b", Options)]
     private static partial Regex Superset();
 
-    [GeneratedRegex(@"\G\b((?<!\b(climb(ing)?|step|rope|agility) ((a|an|the|your|that) (\w+ )?)?)ladder|(each|every) (round|time)( through| around)? (we|you|we'll|you'll|we're|i'll|i'm)( will| gonna| going to| just)* add( on)? (1|an?|another|1 more)\b(?! (\d|pulse|jump|hop|twist|bit|little))|add(ing|s)? (on )?(on|1|an?|another|1 more|an? new|1 new) (exercise|move|movement)( on)?( each| every| at| to the)?|1 (move|exercise)( and)? then( (we|you|do|we'll|you'll))* 2( (moves|exercises))?( and)? then( (we|you|do|we'll|you'll))* 3|(after|at the end of) (every|each) round (i|we|you|i'll|we'll|you'll) (add|throw|put|stick|chuck)( in)? (another|1 more|an?|1)|round 1 (has|is|with) (just )?1 (exercise|move)|by 1 (exercise|move) (each|every) (time|round)|build(ing)? (it )?up 1 (move|exercise|movement) at a time|take 1 off (each|every) (round|time|set)|(keep|keeps) adding( 1)? on|(12|twelve) days of christmas|\d{1,2}( reps?)?( all the way)? (down|all the way) to 1\b|count(ing)? down from \d{1,2} to 1 (on|of|for|with)|(?<!\d )\d{1,2}( reps?)? then \d{1,2}( reps?)? then \d{1,2}\b(?! seconds)|add on (workout|round|class|style|format)|pyramid)\b", Options)]
+    [GeneratedRegex(@"\G\b((?<!\b(climb(ing)?|step|rope|agility) ((a|an|the|your|that) (\w+ )?)?)ladder|(each|every) (round|time)( through| around)? (we|you|we'll|you'll|we're|i'll|i'm)( will| gonna| going to| just)* add( on)? (1|an?|another|1 more)\b(?! (\d|pulse|jump|hop|twist|bit|little))|add(ing|s)? (on )?(on|1|an?|another|1 more|an? new|1 new) (exercise|move|movement)( on)?( each| every| at| to the)?|1 (move|exercise)( and)? then( (we|you|do|we'll|you'll))* 2( (moves|exercises))?( and)? then( (we|you|do|we'll|you'll))* 3|(after|at the end of) (every|each) round (i|we|you|i'll|we'll|you'll) (add|throw|put|stick|chuck)( in)? (another|1 more|an?|1)|round 1 (has|is|with) (just )?1 (exercise|move)|by 1 (exercise|move) (each|every) (time|round)|build(ing)? (it )?up 1 (move|exercise|movement) at a time|take 1 off (each|every) (round|time|set)|(keep|keeps) adding( 1)? on|(12|twelve) days of christmas|\d{1,2}( reps?)?( all the way)? (down|all the way) to 1\b|count(ing)? down from \d{1,2} to 1 (on|of|for|with)|(?<!\d )\d{1,2}( reps?)?( of \w+)? then \d{1,2}( reps?)? then \d{1,2}\b(?! seconds)|add on (workout|round|class|style|format)|pyramid)\b", Options)]
     private static partial Regex Ladder();
 }

@@ -42,6 +42,9 @@ internal static class DurationFinder
     /// <summary>What comes in so many seconds.</summary>
     private static readonly HashSet<string> Awaited = ["go", "going", "begin", "beginning", "start", "starting", "up", "1", "next", "you", "back", "finish", "finished", "done", "change", "changing", "switch", "switching", "rest"];
 
+    /// <summary>What is counted after a rest: "no rest, eighteen exercises".</summary>
+    private static readonly HashSet<string> Counted = ["reps", "rep", "rounds", "round", "sets", "set", "times", "more", "exercises", "exercise", "moves", "move", "stations", "circuits", "blocks", "laps", "movements"];
+
     /// <summary>Words for whose length nobody works.</summary>
     private static readonly HashSet<string> OtherBefore = ["song", "track", "video", "playlist", "drink", "water", "sip"];
 
@@ -50,6 +53,9 @@ internal static class DurationFinder
 
     private const int Near = 4;
     private const int FarBefore = 7;
+
+    /// <summary>Words within which a rest was spoken of whose length is then told: "rest as long as you like, I usually take about a minute".</summary>
+    private const int RestFarBefore = 12;
 
     public static IReadOnlyList<Duration> Find(Speech speech)
     {
@@ -120,7 +126,8 @@ internal static class DurationFinder
             (_, "is", "work") when Follows(tokens, i + 1) || LengthBefore(tokens, i) => DurationKind.Work,
             (_, "for", "off") => DurationKind.Rest,
             ("rest", "work", not ("seconds" or "minutes" or "minute")) when i < 2 || tokens[i - 2].Number is null => DurationKind.Work,
-            (_, "rest", _) when i > 1 && tokens[i - 2].Number is not null => DurationKind.Rest,
+            (_, "rest", _) when i > 1 && tokens[i - 2].Number is not null && !Counted.Contains(next) => DurationKind.Rest,
+            ("of", _, _) when i + 2 < tokens.Count && tokens[i + 2].Text is "rest" or "recovery" => DurationKind.Rest,
             (_, "is", "time" or "period" or "interval") when i > 2 && tokens[i - 3].Text is "rest" or "recovery" => DurationKind.Rest,
             ("of", _, _) when i + 3 < tokens.Count && tokens[i + 2].Text is "work" && tokens[i + 3].Number is not null => DurationKind.Work,
             ("of", _, _) when i > 2 && tokens[i - 1].Text is "work" && tokens[i - 2].Text is "of" => DurationKind.Rest,
@@ -128,7 +135,7 @@ internal static class DurationFinder
             ("rest" or "recovery", "for", "work" or "working") => DurationKind.Work,
             (_, "for", "recover" or "recovering") => DurationKind.Rest,
             ("then" or "and" or "to" or "before", "take", _) when LengthBefore(tokens, i) => DurationKind.Rest,
-            (not ("reps" or "rep" or "rounds" or "sets" or "times" or "more"), "rest", _) when LengthBefore(tokens, i) => DurationKind.Rest,
+            (_, "rest", _) when LengthBefore(tokens, i) && !Counted.Contains(next) && !IsClosed(tokens, i - 1) => DurationKind.Rest,
             ("in", "with", _) when i + 2 < tokens.Count && tokens[i + 2].Text is "between" => DurationKind.Rest,
             (_, "resting" or "recovering", _) => DurationKind.Rest,
             ("rest" or "recovery", not "to", _) => DurationKind.Rest,
@@ -210,10 +217,36 @@ internal static class DurationFinder
         return false;
     }
 
+    /// <summary>"Fifteen seconds rest", "no rest": a word of rest that has its length before it has none after it.</summary>
+    private static bool IsClosed(IReadOnlyList<Token> tokens, int rest)
+    {
+        var t = rest - 1;
+        t -= t >= 0 && tokens[t].Text is "of" ? 1 : 0;
+        return (t >= 1 && SecondsIn(tokens[t].Text) > 0 && tokens[t - 1].Number is not null) || (t >= 0 && tokens[t].Text is "no");
+    }
+
     private static DurationKind KindOf(Speech speech, int token, int after)
     {
         var tokens = speech.Tokens;
+
+        // "Thirty to sixty seconds": what is said before is said before the first.
+        token -= token > 1 && tokens[token - 1].Text is "to" or "or" && tokens[token - 2].Number < tokens[token].Number ? 2 : 0;
         var justDone = JustDone(tokens, token);
+
+        // "Ten seconds, off we go", "you can do anything for ninety seconds", "a minute at the end of each set".
+        if ((after + 2 < tokens.Count && tokens[after].Text is "off" or "here" or "and" && tokens[after + 1].Text is "we" or "you" && tokens[after + 2].Text is "go")
+            || (token > 1 && tokens[token - 1].Text is "for" && tokens[token - 2].Text is "anything")
+            || (after + 1 < tokens.Count && tokens[after].Text == "after" && tokens[after + 1].Text is "each" or "every")
+            || (after + 2 < tokens.Count && tokens[after].Text is "at" or "in" && tokens[after + 1].Text == "the" && tokens[after + 2].Text is "end" or "middle"))
+        {
+            return DurationKind.Other;
+        }
+
+        // "Forty seconds, no rest".
+        if (after + 1 < tokens.Count && tokens[after].Text is "no" or "without" && tokens[after + 1].Text is "rest" or "break" or "breaks")
+        {
+            return DurationKind.Work;
+        }
 
         // "Fifteen seconds for you to recover", "take a minute".
         after += after + 1 < tokens.Count && tokens[after].Text == "for" && tokens[after + 1].Text is "you" or "us" ? 2 : 0;
@@ -298,6 +331,12 @@ internal static class DurationFinder
             return DurationKind.Other;
         }
 
+        // "As long as you need to rest, I usually take about a minute".
+        if (token > 1 && (tokens[token - 1].Text is "take" || (tokens[token - 1].Text is "about" or "around" && tokens[token - 2].Text is "take")) && Enumerable.Range(Math.Max(0, token - RestFarBefore), Math.Min(token, RestFarBefore)).Any(t => RestBefore.Contains(tokens[t].Text)))
+        {
+            return DurationKind.Rest;
+        }
+
         // "Forty seconds working, then you get twenty seconds".
         if (token > 2 && tokens[token - 1].Text is "get" or "got" or "have" && tokens[token - 3].Text == "then" && LengthBefore(tokens, token))
         {
@@ -319,7 +358,7 @@ internal static class DurationFinder
                 break;
             }
 
-            if (RestBefore.Contains(word) || (word == "stop" && tokens[t + 1].Text == "for" && token - t == 2))
+            if ((RestBefore.Contains(word) && !IsClosed(tokens, t)) || (word == "stop" && tokens[t + 1].Text == "for" && token - t == 2))
             {
                 return DurationKind.Rest;
             }

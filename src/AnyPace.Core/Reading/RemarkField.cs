@@ -26,7 +26,7 @@ public sealed class RemarkField
         WordGroups.Care,
         0,
         new(Caution, RemarkKind.Caution, g => g.Cautions, From: -0.4, ByTheHour: false),
-        new(Option, RemarkKind.Option, g => g.Options, From: -0.2, ByTheHour: false));
+        new(Option, RemarkKind.Option, g => g.Options, From: 0.25, ByTheHour: false));
 
     private readonly ImmutableArray<List> _lists;
     private readonly Lazy<RemarkJudge> _judge;

@@ -29,15 +29,17 @@ internal static partial class StructureReader
         // What is counted is done, whatever number was said in passing.
         var reps = aloud is { Reps: var counts } && !(dose.Reps is { } said && said.Low <= counts && counts <= said.High) ? CountRange.Of(counts) : dose.Reps ?? Counted(main);
         Structure Make(StructureType type, bool measured, Span? of = null, Seconds? on = null, Seconds? off = null) => new(
-            type, of ?? span, on, off, dose.Rounds, dose.Sets, dose.MovesPerRound,
+            type, of ?? span, on, off, dose.Rounds ?? Once(dose, main), dose.Sets, dose.MovesPerRound,
             dose.RoundRestSeconds is { } b ? new Seconds(b) : null, dose.Timed && type != StructureType.RepSets ? null : reps, measured, measured ? [] : aloud is { Said: var heard } && type == StructureType.RepSets ? [.. dose.Evidence, heard] : [.. dose.Evidence]);
 
         var held = Share(main, b => lexicon[b.MoveId].SecondsPerRep >= HoldFrom && !lexicon[b.MoveId].IsStretch);
         var stretched = Share(main, b => lexicon[b.MoveId].IsStretch);
         if (dose.Timed && !(dose is { Sets: >= 2, Reps: not null, RestSeconds: null }))
         {
+            // "Four sets of ten, and then a core circuit, twenty on, ten off".
             return
             [
+                .. dose is { Sets: >= 2, Reps.High: >= FewestReps } ? [Make(StructureType.RepSets, false)] : ImmutableArray<Structure>.Empty,
                 .. Blocks(dose.Beats, span).Select(b => Make(
                     held + stretched >= Mostly ? StructureType.Hold
                     : dose.Ladder ? StructureType.Ladder
@@ -81,7 +83,7 @@ internal static partial class StructureReader
             return [Make(StructureType.Hold, true)];
         }
 
-        if (main.Count >= 5 && steady * 3 >= lengths.Count * 2 && Share(main, b => lexicon[b.MoveId].IsGentle) < Mostly)
+        if (main.Count >= 5 && median >= ShortestMeasured && steady * 3 >= lengths.Count * 2 && Share(main, b => lexicon[b.MoveId].IsGentle) < Mostly)
         {
             var gaps = main.Zip(main.Skip(1), (a, b) => (b.Span.Start - a.Span.End).Value).Order().ToList();
             return
@@ -99,16 +101,28 @@ internal static partial class StructureReader
     private static CountRange? Counted(IReadOnlyList<Bout> main) =>
         main.Where(b => b.Reps is not null).GroupBy(b => b.Reps).OrderByDescending(g => g.Count()).FirstOrDefault() is { } alike && alike.Count() * 2 > main.Count ? alike.Key : null;
 
-    /// <summary>Counts of a phrase of music, which say nothing of sets.</summary>
+    /// <summary>Counts of a phrase of music, or of half a phrase, which say nothing of sets.</summary>
     private const int Phrase = 8;
+    private const int Beats = 4;
 
     /// <summary>The repetitions that most sets are counted aloud to, from one on, and where that is first done; null where they differ, or few sets are counted.</summary>
     private static (int Reps, Evidence Said)? CountedAloud(Speech speech, Span work)
     {
         const int leastSets = 5;
-        var sets = speech.Counts.Where(r => r is { First: 1, Step: 1, Length: >= FewestReps } && work.Contains(new Seconds(speech.At(r.Token)))).ToList();
+        var sets = speech.Counts.Where(r => r is { First: 1, Step: 1, Length: > Beats } && work.Contains(new Seconds(speech.At(r.Token)))).ToList();
         return sets.GroupBy(r => r.Last).OrderByDescending(g => g.Count()).FirstOrDefault() is { } alike && alike.Count() >= leastSets && alike.Count() * 2 > sets.Count
             ? (alike.Key, new Evidence(new Seconds(Math.Round(speech.At(alike.First().Token), 1)), speech.Around(alike.First().Token))) : null;
+    }
+
+    /// <summary>Seconds from which a steady beat that nobody speaks of is one of intervals; faster changes flow.</summary>
+    private const double ShortestMeasured = 20;
+
+    /// <summary>Where so many moves are said and about so many are done, the sides of each together, they are done once.</summary>
+    private static CountRange? Once(SaidDose dose, IReadOnlyList<Bout> main)
+    {
+        const double about = 0.25;
+        var done = main.Where((b, i) => i == 0 || main[i - 1].MoveId != b.MoveId).Count();
+        return dose is { Timed: true, MovesPerRound: { } moves } && Math.Abs(done - moves) <= about * moves ? CountRange.Of(1) : null;
     }
 
     /// <summary>Seconds a repetition from which a move is a hold.</summary>

@@ -16,7 +16,7 @@ internal static partial class WorkStarts
     private const double LeastWork = 8;
 
     public static IReadOnlyList<Segment> Settle(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Segment> segments, SaidDose dose) =>
-        dose.Timed ? segments : [.. segments.Select(s => s.StartMarked || BeginsAt(speech, marks, s) is not { } at ? s : s with { Start = at })];
+        dose.KeepsTime ? segments : [.. segments.Select(s => s.StartMarked || BeginsAt(speech, marks, s) is not { } at ? s : s with { Start = at })];
 
     /// <summary>When the first repetition of a segment is called; null where that is at its start, or where it is under way when one is.</summary>
     private static double? BeginsAt(Speech speech, IReadOnlyList<Mark> marks, Segment segment)

@@ -57,6 +57,14 @@ public sealed class CountedSetTests
         ("deadlift", 30), ("chest-press", 90));
 
     [Fact]
+    public void Where_the_clock_only_starts_the_sets_their_count_tells_when_they_begin() => Reads(
+        [
+            "[0:00] hello every minute on the minute ten reps of each", "[0:30] squats", "[1:00] one two three four five six seven eight nine ten", "[1:20] down and that's your rest",
+            "[1:28] next it's a goblet squat hold it at your chest", "[1:45] elbows down and heels heavy", "[2:00] one two three four five six seven eight nine ten", "[2:20] and rest", "[2:40] thank you see you next week",
+        ],
+        ("squat", 60), ("goblet-squat", 120));
+
+    [Fact]
     public void By_the_clock_counting_begins_no_set() => Reads(
         [
             "[0:00] hello forty seconds on twenty off", "[0:16] squats first three two one go", "[0:30] nice and low", "[0:50] one two three four five", "[1:00] rest push ups next", "[1:20] go", "[1:40] one two three four five",

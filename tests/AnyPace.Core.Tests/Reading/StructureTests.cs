@@ -108,6 +108,32 @@ public sealed class StructureTests
         Assert.Empty(structure.Evidence);
     }
 
+    [Theory]
+    [InlineData(7, 1)]
+    [InlineData(14, null)]
+    public void Moves_that_are_gone_through_once_are_one_round(int said, int? rounds)
+    {
+        string[] moves = ["squats", "lunges", "push-ups", "plank", "glute bridges", "dead bugs", "crunches"];
+        var read = Of([$"[0:05] {said} moves thirty seconds on ten off", .. moves.Select((m, i) => $"[{(20 + (i * 40)) / 60}:{(20 + (i * 40)) % 60:00}] {m} here we go"), "[5:05] and rest well done"]);
+        Assert.Equal(rounds is { } r ? CountRange.Of(r) : null, read.Rounds);
+    }
+
+    [Fact]
+    public void Changes_every_few_breaths_flow()
+    {
+        string[] moves = ["squats", "lunges", "push-ups", "plank", "glute bridges", "dead bugs", "crunches"];
+        var read = Of([.. moves.Select((m, i) => $"[{(20 + (i * 14)) / 60}:{(20 + (i * 14)) % 60:00}] {m}"), "[2:00] and rest well done"]);
+        Assert.Equal((StructureType.Flow, true), (read.Type, read.Measured));
+    }
+
+    [Fact]
+    public void Sets_and_a_circuit_by_the_clock_are_both_read()
+    {
+        var read = Make.Read(["[0:00] hello everyone", "[0:05] four sets of ten and after that a core circuit thirty seconds on ten off", .. Two]).Structures;
+        Assert.Equal([StructureType.RepSets, StructureType.Intervals], read.Select(s => s.Type));
+        Assert.Equal((4, CountRange.Of(10), new Seconds(30)), (read[0].Sets, read[0].Reps, read[1].Work));
+    }
+
     [Fact]
     public void Nobody_warms_up_who_came_warmed_up()
     {
