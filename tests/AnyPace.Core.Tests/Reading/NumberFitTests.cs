@@ -156,9 +156,9 @@ public sealed class NumberFitTests
     [Fact]
     public void Of_the_openings_it_was_fitted_to_three_in_five_are_read_whole() => Assert.InRange(ShareRead("openings.txt"), 0.62, 1);
 
-    /// <summary>The same, that nothing was fitted or tuned to.</summary>
+    /// <summary>The same, that nothing was fitted or tuned to; plainer than those, and a little less than is read.</summary>
     [Fact]
-    public void Of_openings_kept_aside_more_than_half_are_read_whole() => Assert.InRange(ShareRead("openings-aside.txt"), 0.55, 1);
+    public void Of_openings_kept_aside_four_in_five_are_read_whole() => Assert.InRange(ShareRead("openings-aside.txt"), 0.8, 1);
 
     /// <summary>Sentences that nothing was fitted or tuned to; a little less than is read. By phrases alone it was little more than half.</summary>
     [Fact]
