@@ -155,7 +155,7 @@ public static partial class DoseReader
     {
         var evidence = new List<Evidence>();
         var between = First(speech, RoundRest());
-        bool IsHardlyWork(Duration length) => judged.Any(j => j.Number.Token == length.Token && j.Of(NumberRole.Work) < (length.Kind == DurationKind.Unclear ? Doubtful : Unlikely));
+        bool IsHardlyWork(Duration length) => IsHardly(judged, length.Token, NumberRole.Work, length.Kind == DurationKind.Unclear ? Doubtful : Unlikely);
         var lengths = WithoutRoundRest(
             speech,
             [
@@ -182,12 +182,11 @@ public static partial class DoseReader
             beats.Add(new SaidBeat(0, 20, 10));
         }
 
-        CountRange? Count(NumberRole role, IEnumerable<Match> matches) => Counted(speech, matches.Where(m => !IsHardly(speech, m, role, judged)), evidence);
-        var ofThem = Find(speech, OfThem()).ToList();
-        bool IsOfRounds(Match match) => RoundsBefore().IsMatch(speech.Before(speech.TokenAt(match.Index), OfThemReach));
-        var rounds = Count(NumberRole.Rounds, Find(speech, Rounds())) ?? MoreTimes(speech, evidence) ?? Means(speech, TwiceSaid(), 2, evidence) ?? EarlyTimes(speech, evidence) ?? Count(NumberRole.Rounds, Find(speech, Circuits())) ?? Count(NumberRole.Rounds, ofThem.Where(IsOfRounds)) ?? Means(speech, OnceSaid(), 1, evidence);
+        CountRange? Count(NumberRole role, IEnumerable<Match> matches) => Counted(speech, matches.Where(m => !IsHardly(judged, speech.TokenAt(m.Groups["n"].Index), role, Unlikely)), evidence);
+        var ofRounds = Find(speech, OfThem()).ToLookup(m => RoundsBefore().IsMatch(speech.Before(speech.TokenAt(m.Index), OfThemReach)));
+        var rounds = Count(NumberRole.Rounds, Find(speech, Rounds())) ?? MoreTimes(speech, evidence) ?? Means(speech, TwiceSaid(), 2, evidence) ?? EarlyTimes(speech, evidence) ?? Count(NumberRole.Rounds, Find(speech, Circuits())) ?? Count(NumberRole.Rounds, ofRounds[true]) ?? Means(speech, OnceSaid(), 1, evidence);
         var sets = Count(NumberRole.Sets, Find(speech, Sets())) ?? Means(speech, EachTwiceSaid(), 2, evidence);
-        var moves = Count(NumberRole.Moves, Find(speech, MovesPerRound())) ?? Count(NumberRole.Moves, ofThem.Where(m => !IsOfRounds(m)));
+        var moves = Count(NumberRole.Moves, Find(speech, MovesPerRound())) ?? Count(NumberRole.Moves, ofRounds[false]);
         var reps = Count(NumberRole.Repetitions, Reps().Matches(speech.Text).Where(m => IsSaid(speech, m) && !Perhaps().IsMatch(speech.Before(speech.TokenAt(m.Index), 4))));
         double? roundRest = between.Success && Note(speech, between, evidence) ? Length(between, "w") : null;
         var supersets = First(speech, Superset()) is { Success: true } s && Note(speech, s, evidence);
@@ -199,11 +198,8 @@ public static partial class DoseReader
     }
 
     /// <summary>True where the words about the number of a phrase make it something else.</summary>
-    private static bool IsHardly(Speech speech, Match phrase, NumberRole role, IReadOnlyList<NumberJudge.Judged> judged)
-    {
-        var number = speech.TokenAt(phrase.Groups["n"].Index);
-        return judged.Any(j => j.Number.Token == number && j.Of(role) < Unlikely);
-    }
+    private static bool IsHardly(IReadOnlyList<NumberJudge.Judged> judged, int number, NumberRole role, double below) =>
+        judged.Any(j => j.Number.Token == number && j.Of(role) < below);
 
     /// <summary>Where a phrase is said of this class.</summary>
     private static IEnumerable<Match> Find(Speech speech, Regex phrase) => speech.Find(phrase).Where(m => IsSaid(speech, m));

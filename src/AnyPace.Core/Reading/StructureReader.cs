@@ -28,8 +28,10 @@ internal static partial class StructureReader
 
         // What is counted is done, whatever number was said in passing.
         var reps = aloud is { Reps: var counts } && !(dose.Reps is { } said && said.Low <= counts && counts <= said.High) ? CountRange.Of(counts) : dose.Reps ?? Counted(main);
+        var rounds = dose.Rounds ?? Once(dose, main);
+        var few = dose.Reps is not { High: >= FewestReps };
         Structure Make(StructureType type, bool measured, Span? of = null, Seconds? on = null, Seconds? off = null) => new(
-            type, of ?? span, on, off, dose.Rounds ?? Once(dose, main), dose.Sets, dose.MovesPerRound,
+            type, of ?? span, on, off, rounds, dose.Sets, dose.MovesPerRound,
             dose.RoundRestSeconds is { } b ? new Seconds(b) : null, dose.Timed && type != StructureType.RepSets ? null : reps, measured, measured ? [] : aloud is { Said: var heard } && type == StructureType.RepSets ? [.. dose.Evidence, heard] : [.. dose.Evidence]);
 
         var held = Share(main, b => lexicon[b.MoveId].SecondsPerRep >= HoldFrom && !lexicon[b.MoveId].IsStretch);
@@ -39,7 +41,7 @@ internal static partial class StructureReader
             // "Four sets of ten, and then a core circuit, twenty on, ten off".
             return
             [
-                .. dose is { Sets: >= 2, Reps.High: >= FewestReps } ? [Make(StructureType.RepSets, false)] : ImmutableArray<Structure>.Empty,
+                .. dose.Sets >= 2 && !few ? [Make(StructureType.RepSets, false)] : ImmutableArray<Structure>.Empty,
                 .. Blocks(dose.Beats, span).Select(b => Make(
                     held + stretched >= Mostly ? StructureType.Hold
                     : dose.Ladder ? StructureType.Ladder
@@ -62,7 +64,6 @@ internal static partial class StructureReader
         }
 
         // Steps go by phrases that are built and repeated, barre work by pulses that are counted; nobody says how many of each.
-        var few = dose.Reps is not { High: >= FewestReps };
         if (dose.Sets is null && (dose.Rounds is null || few) && Share(main, b => IsStep(lexicon[b.MoveId])) >= Mostly && speech.Find(Phrases()).Count() >= FewestPhrases)
         {
             return [Make(StructureType.Choreography, false)];
