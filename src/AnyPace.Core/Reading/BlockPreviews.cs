@@ -25,33 +25,41 @@ internal static partial class BlockPreviews
         {
             var from = speech.At(speech.TokenAt(cue.Index));
             var edge = Clocked.Between(marks, from, from + Longest).FirstOrDefault(m => m is { Kind: MarkKind.Start, Strength: >= Sure } or { Kind: MarkKind.Doing, Strength: >= 1 });
-            if (edge is not { Kind: MarkKind.Start, Strength: >= Sure, At: var start })
+            if (edge is { Kind: MarkKind.Start, Strength: >= Sure } || IsFirstCounted(speech, edge))
             {
-                continue;
+                Settle(speech, mentions, from, edge);
             }
+        }
+    }
 
-            var (first, end) = (Clocked.From(mentions, from), Clocked.From(mentions, start));
-            var told = mentions[first..end].FindAll(m => m is { Weak: false, Role: Role.Doing or Role.Announced or Role.Previewed or Role.Told });
-            var moves = told.Select(m => m.Move.Id).ToHashSet();
-            if (moves.Count is < 2 or > MostMoves)
+    /// <summary>Where nobody calls a start, the first repetition that is counted is one.</summary>
+    private static bool IsFirstCounted(Speech speech, Mark edge) => edge is { Kind: MarkKind.Doing, Strength: >= 1 } && speech.Tokens[edge.Token].Number == 1;
+
+    /// <summary>What is told from a moment until the start; a move that is counted right after its name is what starts.</summary>
+    private static void Settle(Speech speech, List<Mention> mentions, double from, Mark edge)
+    {
+        var start = edge.At;
+        var (first, end) = (Clocked.From(mentions, from), Clocked.From(mentions, start));
+        var told = mentions[first..end].FindAll(m => m is { Weak: false, Role: Role.Doing or Role.Announced or Role.Previewed or Role.Told });
+        var moves = told.Select(m => m.Move.Id).ToHashSet();
+        if (moves.Count is < 2 or > MostMoves)
+        {
+            return;
+        }
+
+        var begins = (IsFirstCounted(speech, edge) ? told.Find(m => m.Token + m.Length == edge.Token) : null)?.Move.Id ?? Begins(speech, told, start);
+        var last = told.FindLast(m => m.Move.Id == begins)!;
+        for (var i = first; i < end; i++)
+        {
+            var m = mentions[i];
+            if (ReferenceEquals(m, last))
             {
-                continue;
+                mentions[i] = m with { Role = Role.Announced, EffectiveAt = start, Weight = Math.Max(m.Weight, MentionFinder.Base(Role.Announced)) };
             }
-
-            var begins = Begins(speech, told, start);
-            var last = told.FindLast(m => m.Move.Id == begins)!;
-            for (var i = first; i < end; i++)
+            else if (moves.Contains(m.Move.Id))
             {
-                var m = mentions[i];
-                if (ReferenceEquals(m, last))
-                {
-                    mentions[i] = m with { Role = Role.Announced, EffectiveAt = start, Weight = Math.Max(m.Weight, MentionFinder.Base(Role.Announced)) };
-                }
-                else if (moves.Contains(m.Move.Id))
-                {
-                    // How the first is done sets it up; the rest waits.
-                    mentions[i] = m.Weak && m.Move.Id == begins ? m with { EffectiveAt = start } : m with { Role = Role.Previewed, EffectiveAt = m.At, Weight = 0 };
-                }
+                // How the first is done sets it up; the rest waits.
+                mentions[i] = m.Weak && m.Move.Id == begins ? m with { EffectiveAt = start } : m with { Role = Role.Previewed, EffectiveAt = m.At, Weight = 0 };
             }
         }
     }
@@ -67,7 +75,7 @@ internal static partial class BlockPreviews
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\G\b(here's what (we've got|we got|we have|we're doing|you've got|you got|you're doing|it is)|(next|first|second|third|fourth|last|final|new|this) (block|pair|superset|circuit|couplet)\b|(?<!\b(that's|that was|end of|done with|finished) )(block|pair|superset|circuit|couplet) (number )?\d+\b(?! (is |are )?(done|down|over|complete|finished)))", Options)]
+    [GeneratedRegex(@"\G\b(here's what (we've got|we got|we have|we're doing|you've got|you got|you're doing|it is)|(next|first|second|third|fourth|last|final|new|this) (block|pair|superset|circuit|couplet)\b|(?<!\b(that's|that was|end of|done with|finished) )(block|pair|superset|circuit|couplet|round (?=(number )?\d+( now)? (is|we|we've|we're|we'll)\b)) ?(number )?\d+\b(?! (is |are )?(done|down|over|complete|finished)))", Options)]
     private static partial Regex Block();
 
     [GeneratedRegex(@"\b(start(ing)?( off| out)? (with|on)|first up|we start|begin with|first (move|exercise|1)( is)?)( (a|an|the|your|our|some|those|these))?$", Options)]

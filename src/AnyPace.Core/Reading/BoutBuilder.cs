@@ -15,7 +15,7 @@ internal static partial class BoutBuilder
         var turns = SideTurns.Find(marks);
         for (var i = 0; i < segments.Count; i++)
         {
-            var segment = ToOtherSide(segments[i], i + 1 < segments.Count ? segments[i + 1].Start : speech.End.Value, marks, turns);
+            var segment = ToOtherSide(ByTheClock(segments[i], dose), i + 1 < segments.Count ? segments[i + 1].Start : speech.End.Value, marks, turns);
             var paired = (i > 0 && IsPair(segments[i - 1], segment)) || (i + 1 < segments.Count && IsPair(segment, segments[i + 1]));
             foreach (var (start, end, side) in paired && SideOf(segment, marks) is { } one ? [(segment.Start, segment.End, one)] : Split(speech, segment, marks, turns, previous))
             {
@@ -81,6 +81,15 @@ internal static partial class BoutBuilder
         var named = Clocked.Between(marks, segment.Start - 8, segment.End - 8).Where(m => m.Kind is MarkKind.Left or MarkKind.Right && (m.At > segment.Start - 3 || m.At <= segment.Start)).ToList();
         var within = named.Where(m => m.At >= segment.Start - 4).Select(m => m.Kind).Distinct().ToList();
         return within is [var only] ? SideOf(only) : null;
+    }
+
+    /// <summary>Where work and rest are by the clock, nobody works on through the next rests: what seems to last so long is the work that was heard, and others that were not.</summary>
+    private static Segment ByTheClock(Segment segment, SaidDose dose)
+    {
+        const double least = 5;
+        const double beats = 1.6;
+        return dose is { KeepsTime: true, Beats.Count: 1, WorkSeconds: { } work, RestSeconds: >= least and { } rest } && !segment.Move.IsGentle && segment.End - segment.Start > beats * (work + rest)
+            ? segment with { End = segment.Start + work } : segment;
     }
 
     /// <summary>

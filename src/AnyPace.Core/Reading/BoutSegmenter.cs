@@ -34,10 +34,16 @@ internal static class BoutSegmenter
     private const double BeatTolerance = 4;
     private const double BeatWeight = 0.6;
 
+    /// <summary>Seconds into a recording from which "you are warm" is believed: the clock of the work does not run before.</summary>
+    private const double EarliestClock = 60;
+
+    /// <summary>How much of what speaks against idle time does so before the class opens.</summary>
+    private const double BeforeOpening = 0.4;
+
     /// <summary>How many beats after a said start edges are still laid.</summary>
     private const int BeatsAhead = 4;
 
-    public static IReadOnlyList<Segment> Segments(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Mention> mentions, SaidDose dose)
+    public static IReadOnlyList<Segment> Segments(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Mention> mentions, SaidDose dose, double opening)
     {
         var evidence = mentions.Where(m => m.Weight >= Heard).OrderBy(m => m.EffectiveAt).ToList();
         if (evidence.Count == 0)
@@ -45,7 +51,7 @@ internal static class BoutSegmenter
             return [];
         }
 
-        var scene = new Scene(speech, marks, evidence, dose);
+        var scene = new Scene(speech, marks, evidence, dose, opening);
         var edges = scene.Edges;
         var best = new double[edges.Length];
         var from = new int[edges.Length];
@@ -129,6 +135,8 @@ internal static class BoutSegmenter
         private readonly double[] _agains;
         private readonly SaidDose _dose;
         private readonly double? _period;
+        private readonly double _clockFrom;
+        private readonly double _opening;
 
         // Each move that has evidence by a number, and which it is for each mention.
         private readonly Move[] _moves;
@@ -158,7 +166,7 @@ internal static class BoutSegmenter
         private double _settledContest;
         private double _settledMost;
 
-        public Scene(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Mention> evidence, SaidDose dose)
+        public Scene(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Mention> evidence, SaidDose dose, double opening)
         {
             _evidence = evidence;
             // To the tenth, as the edges are, so that an edge made by a mention lies on it.
@@ -181,6 +189,8 @@ internal static class BoutSegmenter
             _agains = [.. marks.Where(m => m.Kind is MarkKind.Again or MarkKind.Round).Select(m => m.At)];
             _dose = dose;
             _period = dose is { WorkSeconds: { } work, RestSeconds: { } rest } ? work + rest : null;
+            _opening = opening;
+            _clockFrom = marks.Where(m => m.Kind == MarkKind.WarmUpOver && m.At > EarliestClock).Select(m => m.At).FirstOrDefault();
             (_clearStarts, _clearStops) = (new Strengths(_starts), new Strengths(_stops));
             Edges = MakeEdges(speech);
             _at = [.. Edges.Select(Sight)];
@@ -209,7 +219,7 @@ internal static class BoutSegmenter
         /// <summary>What speaks for a bout that begins this long after the one before: the said work and rest, once or twice over.</summary>
         public double Beat(double sinceStart)
         {
-            if (_period is not { } period || sinceStart > 2.2 * period)
+            if (_period is not { } period || sinceStart > 2.2 * period || _start < _clockFrom)
             {
                 return 0;
             }
@@ -307,7 +317,10 @@ internal static class BoutSegmenter
         public double Idle()
         {
             var rests = _firstStop <= Math.Min(_end, _start + 15) ? 0.3 : 0;
-            return rests - _lost - (0.05 * Math.Min(6, _at[_to].Doing - _at[_from].Doing)) - (0.012 * Math.Min(25, _end - _start));
+
+            // Before the class opens there is talk, and less speaks against that.
+            var busy = (0.05 * Math.Min(6, _at[_to].Doing - _at[_from].Doing)) + (0.012 * Math.Min(25, _end - _start));
+            return rests - _lost - (_end <= _opening + Near ? BeforeOpening * busy : busy);
         }
 
         /// <summary>What speaks for the stretch as a bout of one of its moves, beside its shape.</summary>
@@ -349,7 +362,7 @@ internal static class BoutSegmenter
                 score -= (12 - length) * 0.08;
             }
 
-            if (_dose.WorkSeconds is { } work)
+            if (_dose.WorkSeconds is { } work && s >= _clockFrom)
             {
                 var off = (length - work) / 4;
                 score += 0.9 * Math.Exp(-off * off);

@@ -31,7 +31,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
         var heard = MentionsHeard.In(speech, lexicon);
         var (marks, dose, mentions) = (heard.Marks, heard.Dose, heard.Mentions);
         var judged = _judge.Judge(speech, heard);
-        var segments = NameSettler.Settle(BoutSegmenter.Segments(speech, marks, judged, dose));
+        var segments = NameSettler.Settle(BoutSegmenter.Segments(speech, marks, judged, dose, heard.Opening), lexicon);
         var bouts = BoutBuilder.Build(speech, marks, WorkStarts.Settle(speech, marks, segments, dose), dose);
         bouts = CountedSets.Fill(bouts, speech, marks, judged, dose, lexicon);
         bouts = LaterRounds.FillAll(bouts, marks, mentions, dose, lexicon);

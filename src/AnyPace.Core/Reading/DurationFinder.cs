@@ -225,6 +225,14 @@ internal static class DurationFinder
         return (t >= 1 && SecondsIn(tokens[t].Text) > 0 && tokens[t - 1].Number is not null) || (t >= 0 && tokens[t].Text is "no");
     }
 
+    /// <summary>"We hold every one for": what follows is the length of all holds, not of one.</summary>
+    private static bool HoldsAll(IReadOnlyList<Token> tokens, int token)
+    {
+        const int within = 7;
+        var words = Enumerable.Range(Math.Max(0, token - within), Math.Min(token, within)).Select(t => tokens[t].Text).ToList();
+        return words.Exists(w => w is "hold" or "holding" or "held" or "stay" or "staying") && words.Exists(w => w is "each" or "every" or "everything" or "all" or "them" or "these");
+    }
+
     private static DurationKind KindOf(Speech speech, int token, int after)
     {
         var tokens = speech.Tokens;
@@ -265,7 +273,7 @@ internal static class DurationFinder
             }
 
             // "Five minutes in already", "thirty seconds, grab some water", "two minutes and we're done".
-            if (t == after && ((word == "and" && t + 2 < tokens.Count && tokens[t + 1].Text is "we're" or "you're" && tokens[t + 2].Text is "done" or "out" or "finished" or "through") || (word == "in" && t + 1 < tokens.Count && tokens[t + 1].Text is "already" or "now" or "and" or "so" or "we're" or "you're") || word is "grab" or "have"))
+            if (t == after && ((word == "and" && t + 2 < tokens.Count && tokens[t + 1].Text is "we're" or "you're" && tokens[t + 2].Text is "done" or "out" or "finished" or "through") || (word == "in" && t + 1 < tokens.Count && tokens[t + 1].Text is "already" or "now" or "and" or "so" or "we" or "we're" or "you're") || word is "grab" or "have"))
             {
                 return DurationKind.Other;
             }
@@ -315,7 +323,7 @@ internal static class DurationFinder
             if (WorkAfter.Contains(word) && !justDone)
             {
                 // "Ten seconds on each side", "thirty seconds each side": a hold of one move.
-                return t + 1 < tokens.Count && (word is "each" or "per" or "on" or "every") && tokens[Math.Min(tokens.Count - 1, t + (word == "on" ? 2 : 1))].Text is "side" or "leg" or "arm" or "sides"
+                return t + 1 < tokens.Count && (word is "each" or "per" or "on" or "every") && tokens[Math.Min(tokens.Count - 1, t + (word == "on" ? 2 : 1))].Text is "side" or "leg" or "arm" or "sides" && !HoldsAll(tokens, token)
                     ? DurationKind.Other
                     : DurationKind.Work;
             }

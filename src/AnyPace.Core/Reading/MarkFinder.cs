@@ -32,6 +32,7 @@ public static partial class MarkFinder
         All(Opening(), MarkKind.Opening, 1);
         All(WarmUp(), MarkKind.WarmUp, 1);
         All(EasyWords(), MarkKind.WarmUp, 1, EasesIn);
+        marks.RemoveAll(m => m.Kind == MarkKind.Start && IsLeave(speech, m.Token));
         marks.RemoveAll(m => m.Kind == MarkKind.WarmUp && IsWarmUpElsewhere(speech, m.Token));
         All(WarmUpOver(), MarkKind.WarmUpOver, 1);
         All(CoolDown(), MarkKind.CoolDown, 1);
@@ -62,6 +63,13 @@ public static partial class MarkFinder
 
     [GeneratedRegex(@"\b\d+ (seconds? |minutes? )?(on|work|working|of work|of each|of effort|each|hard|active)( (and|then|with|by|a|followed|just|we|you|have|get))*$", Options)]
     private static partial Regex SaysWork();
+
+    /// <summary>"If you want to hold on to something, go ahead" gives leave and starts nothing.</summary>
+    private static bool IsLeave(Speech speech, int token) =>
+        token + 1 < speech.Tokens.Count && speech.Tokens[token].Text == "go" && speech.Tokens[token + 1].Text == "ahead" && GivesLeave().IsMatch(speech.Preceding(token, 12));
+
+    [GeneratedRegex(@"\b(if|whoever|anyone who)\b", Options)]
+    private static partial Regex GivesLeave();
 
     /// <summary>"Switch." or "Roll over." as a sentence of its own; inside a longer one the words mean too many things.</summary>
     private static void AloneSwitch(Speech speech, List<Mark> marks)
@@ -181,7 +189,7 @@ public static partial class MarkFinder
     }
 
     private static readonly HashSet<string> RestGoesOnBefore =
-        ["the", "to", "can", "you", "seconds", "of", "no", "or", "a", "second", "need", "your", "off", "minute", "minutes", "on", "let", "should", "i", "we", "then", "short", "little", "without", "less", "more", "for"];
+        ["the", "to", "can", "you", "seconds", "of", "no", "or", "a", "second", "need", "your", "off", "minute", "minutes", "on", "let", "should", "i", "we", "then", "short", "little", "without", "less", "more", "for", "free", "earn", "any"];
 
     private static readonly HashSet<string> RestGoesOnAfter =
         ["of", "your", "the", "on", "in", "as", "day", "days", "between", "if", "when", "with", "position", "pose", "time", "is", "periods", "period", "against", "each", "at"];
@@ -280,7 +288,7 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\G\b(go ahead|let's (get )?(it|going)|get ready|in position|whenever you're ready|when you're ready|and start|let's (start|begin))\b", Options)]
     private static partial Regex StartMaybe();
 
-    [GeneratedRegex(@"\G\b(and rest|and relax\b(?! (in ?to|your|the|those|that|deeper|further|through|over|down|here))|rest (it|now|there|up|for)|take (a|your|that|the|another|some) (quick |short |little |nice |well deserved |\d+ seconds? )?(break|breather|rest)|shake (it|that|them|those|everything|out)( (out|off|loose))?|shake (your|the) \w+ (out|off|loose)|(catch|get) (your|a|that) breath( back)?|have a (minute|breather)|and stop|take (a |about |another )?(\d+ (seconds?|minutes?)|half a minute|minute)( here| off| to)?\b|time's up|that's time|time (take|good|grab|relax|okay|everybody|breathe|rest|shake|nice|well)|and time\b(?! (to|for|is|yourself|your|it|will|flies|after|again|under|on|we|the|this|as))|take your minute|that's the bell|time is up|\d+ (seconds?|minutes?) (rest|off|break|recovery|to rest|of rest|to recover)|and pause|have a rest|you can rest|and recover|and done|and release|and you're done|recovery time)\b", Options)]
+    [GeneratedRegex(@"\G\b(and rest|and relax\b(?! (in ?to|your|the|those|that|deeper|further|through|over|down|here))|rest (it|now|there|up|for)|take (a|your|that|the|another|some) (quick |short |little |nice |well deserved |\d+ seconds? )?(break|breather|rest)|shake (it|that|them|those|everything|out)( (out|off|loose))?|shake (your|the) \w+ (out|off|loose)|(catch|get) (your|a|that) breath( back)?|have a (minute|breather)|and stop|take (a |about |another )?(\d+ (seconds?|minutes?)|half a minute|minute)(?! (on the (way|lower|count)|down\b|up\b|to (lower|come (down|up)|go (down|up)|sit|stand|press|lift)|going|coming|lowering|per|a rep|each))( here| off| to)?\b|time's up|that's time|time (take|good|grab|relax|okay|everybody|breathe|rest|shake|nice|well)|and time\b(?! (to|for|is|yourself|your|it|will|flies|after|again|under|on|we|the|this|as))|take your minute|that's the bell|time is up|\d+ (seconds?|minutes?) (rest|off|break|recovery|to rest|of rest|to recover)|and pause|have a rest|you can rest|and recover|and done|and release|and you're done|recovery time)\b", Options)]
     private static partial Regex StopSure();
 
     [GeneratedRegex(@"\G\b(well done|good job|nice (work|job)|great (work|job)|good work|fantastic|awesome (job|work)|beautiful|stop there|rest|relax\b(?! (in ?to|your|the|those|that|deeper|further|through))|that's it|excellent|breathe\b(?! (out|in)\b)|lower down|come (on )?down|grab (some|your|a|that) (water|towel|drink)|(some|sip of|drink of) water|water break)\b", Options)]
@@ -289,7 +297,7 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\G\b(keep (going|it up|it going|moving|pushing|breathing|working|your|those|that|the)|half ?way|\d+ (more )?seconds?( left| to go| more| remaining)?|\d+ more|(2|3|4|5|last) more|last (1|few|couple|2|3|2|3|5|10)|nearly there|almost (there|done)|come on|push through|don't (stop|give up)|stay (strong|low|with|tall|up)|squeeze|exhale|inhale|breathe (out|in)|chest (up|lifted|tall|proud)|core (tight|engaged|on)|engage|knees? (over|out|soft|behind)|weight (in|into|through) (your|the) heels?|and (up|down|lift|lower|press|push|pull|back|squeeze)|up and down|in and out|control(led)?|you('ve| have)? got (this|it)|slow(ly)?|nice and|there we go|that's it|good|feel (that|it|the))\b", Options)]
     private static partial Regex Doing();
 
-    [GeneratedRegex(@"\G\b(let's (swing|roll|circle|march|shake|bounce|loosen|punch) (the|your|our|those|it|on|out|them)\b|let's (get )?(started|start|begin|get going|get moving|move\b(?! (on|to|back|down|it))|get into it|get into this|jump (right )?in|dive in|crack on|get to it|get moving|kick (it |things )?off)|we('re| are) (going to|gonna) (start|begin|kick off)|(we'll|we will) (start|begin)|start(ing)? (off )?(with|by|in|from)|first (up|exercise|move|1)|(superset|exercise|move|station|block) (number )?(1|a)|(minute|number) (number )?1 (is|we|starts|will)\b(?! (fan|thing|reason|mistake|tip|rule|question))|let's (just |quickly |all )?(warm(ing)? |loosen )|let's (do|get|have) (\w+ ){0,4}warm(ed)?|let's get (the|your|our|those|these) [\w']+( rate)? (moving|going|pumping|flowing|warm|ready|loose)|get (yourself|yourselves|ourselves) (warm|loosened)|(to|gonna) get (loosened|warmed) up|just getting (the|your|our) (body|joints|blood|muscles)|warm ?up time|warm ?up first|(?<=\b(right|okay|alright|so|now|little) )warm ?up\b(?! (is|was|for|with|and then|the|your))|(?<!\b(a|the|your|after|with|my) )(quick|little|short|gentle) warm ?up\b(?! (and|then|before|first|at|is|that))|to begin with|i want you to start|come (up |down )?(to (standing|sit|sitting|lie|lying|your|all)|on to|onto|into|and (lie|sit|stand))|(lie|lying|lay) (down )?(on|back)|sit (tall|nice|comfortably)|take a seat|stand (up )?(with|tall)|feet (hip|shoulder|together|wide))\b", Options)]
+    [GeneratedRegex(@"\G\b(let's (swing|roll|circle|march|shake|bounce|loosen|punch) (the|your|our|those|it|on|out|them)\b|let's (walk|dance|stretch|box)\b(?! (through|you|about|over|back|to))|no (weights?|dumbbells?|bands?) (yet|for (now|this bit|the warm ?up))|let's (get )?(started|start|begin|get going|get moving|move\b(?! (on|to|back|down|it))|get into it|get into this|jump (right )?in|dive in|crack on|get to it|get moving|kick (it |things )?off)|we('re| are) (going to|gonna) (start|begin|kick off)|(we'll|we will) (start|begin)|start(ing)? (off )?(with|by|in|from)|first (up|exercise|move|1)|(superset|exercise|move|station|block) (number )?(1|a)|(minute|number) (number )?1 (is|we|starts|will)\b(?! (fan|thing|reason|mistake|tip|rule|question))|let's (just |quickly |all )?(warm(ing)? |loosen )|let's (do|get|have) (\w+ ){0,4}warm(ed)?|let's get (the|your|our|those|these) [\w']+( rate)? (moving|going|pumping|flowing|warm|ready|loose)|get (yourself|yourselves|ourselves) (warm|loosened)|(to|gonna) get (loosened|warmed) up|just getting (the|your|our) (body|joints|blood|muscles)|warm ?up time|warm ?up first|(?<=\b(right|okay|alright|so|now|little) )warm ?up\b(?! (is|was|for|with|and then|the|your))|(?<!\b(a|the|your|after|with|my) )(quick|little|short|gentle) warm ?up\b(?! (and|then|before|first|at|is|that))|to begin with|i want you to start|come (up |down )?(to (standing|sit|sitting|lie|lying|your|all)|on to|onto|into|and (lie|sit|stand))|(lie|lying|lay) (down )?(on|back)|sit (tall|nice|comfortably)|take a seat|stand (up )?(with|tall)|feet (hip|shoulder|together|wide))\b", Options)]
     private static partial Regex Opening();
 
     [GeneratedRegex(@"\G\b(warm ?ups?|warming up|warm (the|your|our|those|these) [\w']+ up\b|ease (ourselves|yourself|yourselves|our bodies|your body) in(to)?\b|(get|getting|got|be) ([\w']+ and |a bit |a little |all |ourselves |yourselves |yourself |everything |everyone |everybody |us |you |our bodies |your body |the body )?warm(ed)?( up)?( with| first| together| before| quickly)?)\b", Options)]
@@ -352,7 +360,7 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\G\b(see you (in the|next|soon|tomorrow|again|all|there|on)|thanks? (you )?(so much |all |everyone |everybody |guys )?for (joining|watching|working|being|coming|doing|training|moving|sharing|spending)|that's (all|it) for today|bye( bye| for now| guys| everyone)?|i'll see you|until next time|have a (great|good|lovely|wonderful|fantastic|beautiful|nice) (day|rest|evening|week|morning)|(that's|that is) (the end|a wrap|your workout|the workout|our workout)|you('ve| have)? (did|done|made|smashed|finished|completed) (it|the workout|your workout)|workout (is )?(complete|done|finished|over)|give yourself a (pat|round|big|hug))\b", Options)]
     private static partial Regex SignOff();
 
-    [GeneratedRegex(@"^(and )?(rest|relax|stop|release|break|done|good|well|shake|nice|great|that|that's|time|down|lower|perfect|amazing|awesome|come|take|okay rest|ok rest)\b", Options)]
+    [GeneratedRegex(@"^(and )?(rest|relax|stop|release|break|done|good|well|shake|nice|great|that|that's|time|down|lower|perfect|amazing|awesome|come|take|okay rest|ok rest|step (off|out of|away)|roll (over|onto|on to|down)|put (it|them|the|your)|sit (down|up|back)|phew|whoo|oh|ahh)\b", Options)]
     private static partial Regex StopAfterCount();
 
     [GeneratedRegex(@"^(and )?(go|let's|start|begin|here|off|we're|squat|jump|work)\b", Options)]

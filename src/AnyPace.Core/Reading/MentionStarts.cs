@@ -69,11 +69,23 @@ internal static class MentionStarts
                 return at;
             }
 
+            // Nor does a start begin what has been named over and over in a class without a clock.
+            if (mark.Kind == MarkKind.Start && mark.At - at > LongCued && dose is not { WorkSeconds: not null } && Clocked.Between(mentions, at + 1, mark.At - 1).Count(m => m.Move.Id == mentions[index].Move.Id && !m.Weak) >= SeveralCues)
+            {
+                return at;
+            }
+
             // No rest, and cued for some time: what is called so softly and so late begins nothing.
             if (mark is { Kind: MarkKind.Start, Strength: < 0.9 } && mark.At - at > LongCued && dose is null && Clocked.Between(marks, at + 1, mark.At).Count(m => m.Kind == MarkKind.Doing) >= SeveralCues
                 && !Clocked.Between(marks, at - BeatGrid.LongestRest, at).Any(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 }))
             {
                 return at;
+            }
+
+            // "From the top: squats, one, two, three": that start is of the move named with it.
+            if (mark.Kind == MarkKind.Start && CountsOther(speech, mentions, index, mark))
+            {
+                continue;
             }
 
             // "Whenever you're ready, change over": half way through.
@@ -96,6 +108,30 @@ internal static class MentionStarts
         }
 
         return expected is { } next && next < reach ? next : RestOver(marks, at, role, dose) ?? AfterThisBout(speech, mentions, index, dose) ?? at;
+    }
+
+    /// <summary>True where the repetitions that begin at a mark are counted right after the name of another move.</summary>
+    private static bool CountsOther(Speech speech, List<Mention> mentions, int index, Mark mark)
+    {
+        if (speech.Tokens[mark.Token].Number != 1)
+        {
+            return false;
+        }
+
+        for (var i = mentions.Count - 1; i > index; i--)
+        {
+            if (mentions[i].Token + mentions[i].Length == mark.Token)
+            {
+                return !mentions[i].Weak && mentions[i].Move.Id != mentions[index].Move.Id;
+            }
+
+            if (mentions[i].Token + mentions[i].Length < mark.Token - 6)
+            {
+                break;
+            }
+        }
+
+        return false;
     }
 
     /// <summary>"Three, two, one ... let's go": of starts that are called one upon the other the last.</summary>

@@ -67,6 +67,33 @@ public enum Trait
     /// <summary>Whether the end of the warm-up was called before it.</summary>
     WarmedUp,
 
+    /// <summary>Time until the class proper begins.</summary>
+    UntilOpening,
+
+    /// <summary>Time until the next stop or break that is called.</summary>
+    UntilStop,
+
+    /// <summary>Time until repetitions or seconds are counted next.</summary>
+    UntilCount,
+
+    /// <summary>Whether it is said amid a count.</summary>
+    Counted,
+
+    /// <summary>How many cues are said in the moments before it.</summary>
+    CuesBefore,
+
+    /// <summary>How many cues are said in the moments after it.</summary>
+    CuesAfter,
+
+    /// <summary>How much is said, in tens of words a minute.</summary>
+    Pace,
+
+    /// <summary>The kind of word right before it, by its place among <see cref="MentionTraits.WordsBefore"/>; as many as those where it is none of them.</summary>
+    WordBefore,
+
+    /// <summary>The kind of word right after it, likewise.</summary>
+    WordAfter,
+
     /// <summary>Silence before it.</summary>
     SilenceBefore,
 
@@ -212,6 +239,21 @@ internal sealed class MentionTraits
     private static readonly HashSet<string> Negation =
         ["don't", "dont", "not", "no", "never", "without", "isn't", "aren't", "won't", "can't", "doesn't", "didn't", "shouldn't", "wouldn't", "avoid", "rather", "instead"];
 
+    /// <summary>Words that come before a name, by what they make of it: from those that call it to those that only speak of it.</summary>
+    internal static readonly ImmutableArray<ImmutableHashSet<string>> WordsBefore =
+    [
+        ["now", "go", "into", "begin", "start", "ready", "okay", "alright", "right"], ["and"], ["then", "next", "first", "last", "second", "third", "final"],
+        ["do", "doing", "take", "taking", "try", "let's", "back", "to", "come", "hit"], ["is", "are", "it's", "that's", "called", "be"], ["a", "an", "the", "this", "that", "some", "another", "your", "our", "my"],
+        ["with", "from", "for", "of", "in", "on", "by", "at", "after", "before"], ["we", "you", "i", "we're", "you're", "i'm", "keep", "more"], ["like", "as", "or", "than", "if", "not", "no", "just"],
+    ];
+
+    /// <summary>Words that come after a name, likewise.</summary>
+    internal static readonly ImmutableArray<ImmutableHashSet<string>> WordsAfter =
+    [
+        ["now", "go", "ready", "here", "again", "please", "okay"], ["and"], ["then", "next", "first", "last", "before", "after", "later"], ["to", "into", "up", "down", "out", "back", "forward", "over"],
+        ["is", "are", "it's", "that's", "was"], ["so", "which", "because", "where"], ["with", "from", "for", "of", "in", "on", "by", "at"], ["we", "you", "i", "we're", "you're", "i'm", "your", "the", "my"], ["or", "if", "but", "not", "like"],
+    ];
+
     private static readonly string[] Patterns = [.. Vocabulary.Patterns.Order(StringComparer.Ordinal)];
     private static readonly string[] Activities = [.. MoveLexicon.Default.Moves.Select(m => m.Activity.Id).Distinct().Order(StringComparer.Ordinal)];
 
@@ -249,6 +291,10 @@ internal sealed class MentionTraits
     private readonly List<double> _stops;
     private readonly double _coolDown;
     private readonly double _warmedUp;
+    private readonly double _opening;
+    private readonly int _pace;
+    private readonly List<(double From, double To)> _counts;
+    private readonly List<double> _cues;
     private readonly byte[] _told = new byte[Names.Length];
     private readonly DescriptionLikeness.Heard _listened;
     private readonly PositionTrack _position;
@@ -270,6 +316,10 @@ internal sealed class MentionTraits
         List<double> At(params MarkKind[] kinds) => [.. marks.Where(m => kinds.Contains(m.Kind)).Select(m => m.At)];
         (_starts, _stops) = (At(MarkKind.Start), At(MarkKind.Stop, MarkKind.Break));
         double FirstOf(MarkKind kind) => At(kind).DefaultIfEmpty(double.PositiveInfinity).First();
+        _opening = heard.Opening;
+        _pace = (int)(speech.WordsAMinute / 10);
+        _counts = [.. speech.Counts.Select(c => (speech.At(c.Token), speech.At(c.LastToken)))];
+        _cues = At(MarkKind.Doing);
         (_coolDown, _warmedUp) = (FirstOf(MarkKind.CoolDown), FirstOf(MarkKind.WarmUpOver));
     }
 
@@ -337,6 +387,7 @@ internal sealed class MentionTraits
         const double justNow = 0.5;
         const double turn = 8;
         const double round = 10;
+        const double cueing = 15;
         var next = From(_starts, Math.BitIncrement(m.At));
         Tell(Trait.SinceStart, Since(_starts, m.At + justNow) - justNow);
         Tell(Trait.SinceStop, Since(_stops, m.At + justNow) - justNow);
@@ -344,6 +395,15 @@ internal sealed class MentionTraits
         Tell(Trait.Lag, m.EffectiveAt - m.At);
         Tell(Trait.Turn, Bit(Clocked.Between(_marks, m.At - turn, m.At + turn).Any(k => k.Kind == MarkKind.SwitchSide)));
         Tell(Trait.Round, Bit(Clocked.Between(_marks, m.At - round, m.At + round).Any(k => k.Kind is MarkKind.Round or MarkKind.Again)));
+        Tell(Trait.UntilOpening, Math.Max(0, _opening - m.At));
+        var stop = From(_stops, Math.BitIncrement(m.At));
+        Tell(Trait.UntilStop, stop < _stops.Count ? _stops[stop] - m.At : Never);
+        var count = Clocked.From(_counts, m.At, static c => c.From);
+        Tell(Trait.UntilCount, count < _counts.Count ? _counts[count].From - m.At : Never);
+        Tell(Trait.Counted, Bit(count > 0 && _counts[count - 1].To >= m.At));
+        Tell(Trait.CuesBefore, From(_cues, m.At) - From(_cues, m.At - cueing));
+        Tell(Trait.CuesAfter, From(_cues, m.At + cueing) - From(_cues, m.At));
+        Tell(Trait.Pace, _pace);
         Tell(Trait.CoolingDown, Bit(_coolDown < m.At));
         Tell(Trait.WarmedUp, Bit(_warmedUp < m.At));
     }
@@ -352,6 +412,8 @@ internal sealed class MentionTraits
     {
         const double rightAfter = 12;
         var (tokens, after) = (_speech.Tokens, m.Token + m.Length);
+        Tell(Trait.WordBefore, KindOf(WordsBefore, m.Token > 0 ? tokens[m.Token - 1].Text : ""));
+        Tell(Trait.WordAfter, KindOf(WordsAfter, after < tokens.Count ? tokens[after].Text : ""));
         Tell(Trait.SilenceBefore, m.Token > 0 ? m.At - tokens[m.Token - 1].At : Never);
         Tell(Trait.SilenceAfter, after < tokens.Count ? tokens[after].At - tokens[after - 1].At : Never);
         var numbers = 0;
@@ -371,6 +433,18 @@ internal sealed class MentionTraits
         }
 
         Tell(Trait.Negations, negations);
+    }
+
+    /// <summary>The place of the first kind that has a word; as many as there are where none has.</summary>
+    private static int KindOf(ImmutableArray<ImmutableHashSet<string>> kinds, string word)
+    {
+        var kind = 0;
+        while (kind < kinds.Length && !kinds[kind].Contains(word))
+        {
+            kind++;
+        }
+
+        return kind;
     }
 
     private void OfPlace(Mention m)

@@ -6,7 +6,8 @@ namespace AnyPace.Core.Reading;
 /// <param name="Mentions">What is named or described.</param>
 /// <param name="All">With what speech is only a little like, in the order it is said.</param>
 /// <param name="Company">Which moves the lexicon knows to be done together.</param>
-internal sealed record MentionsHeard(IReadOnlyList<Mark> Marks, SaidDose Dose, MentionFinder.Hearing Hearing, List<Mention> Mentions, List<Mention> All, MoveCompany Company)
+/// <param name="Opening">When the class proper begins, in seconds.</param>
+internal sealed record MentionsHeard(IReadOnlyList<Mark> Marks, SaidDose Dose, MentionFinder.Hearing Hearing, List<Mention> Mentions, List<Mention> All, MoveCompany Company, double Opening)
 {
     public static MentionsHeard In(Speech speech, MoveLexicon lexicon)
     {
@@ -14,6 +15,6 @@ internal sealed record MentionsHeard(IReadOnlyList<Mark> Marks, SaidDose Dose, M
         var dose = DoseReader.Read(speech);
         var hearing = MentionFinder.Hear(speech, lexicon, marks);
         var mentions = MentionFinder.Find(speech, lexicon, marks, dose, hearing);
-        return new MentionsHeard(marks, dose, hearing, mentions, MentionFinder.WithFaint(speech, lexicon, marks, hearing, mentions), lexicon.Company);
+        return new MentionsHeard(marks, dose, hearing, mentions, MentionFinder.WithFaint(speech, lexicon, marks, hearing, mentions), lexicon.Company, ClassOpening.At(speech, hearing.Raw, marks));
     }
 }

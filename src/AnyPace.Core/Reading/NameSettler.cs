@@ -14,7 +14,7 @@ internal static class NameSettler
     /// <summary>An earlier round is at most this many bouts back.</summary>
     private const int RoundReach = 120;
 
-    public static IReadOnlyList<Segment> Settle(IReadOnlyList<Segment> segments)
+    public static IReadOnlyList<Segment> Settle(IReadOnlyList<Segment> segments, MoveLexicon lexicon)
     {
         var settled = segments.ToList();
         for (var i = 0; i < settled.Count; i++)
@@ -25,7 +25,40 @@ internal static class NameSettler
             }
         }
 
-        return Join(settled);
+        return Join(AsCombination(settled, lexicon));
+    }
+
+    /// <summary>"Jab, cross, hook ... jab, cross, hook": punches called one upon the other, the same ones again and again, are one combination and not so many bouts.</summary>
+    private static List<Segment> AsCombination(List<Segment> segments, MoveLexicon lexicon)
+    {
+        const double onePunch = 20;
+        const double between = 4;
+        const int fewest = 4;
+        var (settled, first) = (new List<Segment>(segments.Count), 0);
+        static bool IsPunch(Segment s) => (s.Move.Pattern == "punch" || s.Move.Id == "bob-and-weave") && s.End - s.Start <= onePunch;
+        while (first < segments.Count)
+        {
+            var end = first + 1;
+            while (end < segments.Count && IsPunch(segments[first]) && IsPunch(segments[end]) && segments[end].Start - segments[end - 1].End < between)
+            {
+                end++;
+            }
+
+            var run = segments[first..end];
+            var again = run.GroupBy(s => s.Move.Id).Any(g => g.Count() > 1);
+            if (run.Count >= fewest && again && run.Exists(s => s.Move.Id != run[0].Move.Id))
+            {
+                settled.Add(run[0] with { Move = lexicon["punch-combo"], End = run[^1].End, EndMarked = run[^1].EndMarked, Mentions = [.. run.SelectMany(s => s.Mentions)] });
+            }
+            else
+            {
+                settled.AddRange(run);
+            }
+
+            first = end;
+        }
+
+        return settled;
     }
 
     /// <summary>The fuller name of the neighbour a general name runs into, or of the bout that stood in its place in an earlier round.</summary>

@@ -1,10 +1,15 @@
+using System.Text.RegularExpressions;
 using AnyPace.Core.Lexicon;
 
 namespace AnyPace.Core.Reading;
 
 /// <summary>Adds what nobody names again: the other side, the next set.</summary>
-internal static class Repeats
+internal static partial class Repeats
 {
+    /// <summary>"Over the other knee", "behind your other leg".</summary>
+    [GeneratedRegex(@"\b(over|on|onto|to|behind|across|under|against|above|beside|in|inside|into|from|off|past|by|near|towards?|around|through|with|of|as) (the|your)$", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex OnTheOther();
+
     /// <summary>"Change legs, left foot goes back": said within this many seconds it is one change of sides.</summary>
     private const double OneTurn = 11;
 
@@ -41,7 +46,8 @@ internal static class Repeats
                 continue;
             }
 
-            if (speech.Tokens[mark.Token].Text == "other" && mark.Kind == MarkKind.SwitchSide && Clocked.Between(mentions, mark.At - sameBreath, mark.At).Any(m => m.Weight >= 0.5 && m.Token < mark.Token && mark.Token < m.Token + m.Length))
+            if (speech.Tokens[mark.Token].Text == "other" && mark.Kind == MarkKind.SwitchSide && Clocked.Between(mentions, mark.At - sameBreath, mark.At).Any(m => m.Weight >= 0.5 && m.Token < mark.Token && mark.Token < m.Token + m.Length)
+                && OnTheOther().IsMatch(speech.Before(mark.Token, 2)))
             {
                 // "Ankle over the other knee": how it is done, not the other side.
                 continue;

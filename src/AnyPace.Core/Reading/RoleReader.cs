@@ -34,6 +34,11 @@ internal static partial class RoleReader
             return Role.Negated;
         }
 
+        if (!beforeOpening && Counted().IsMatch(after.Text))
+        {
+            return Role.Doing;
+        }
+
         var next = before.Holds(NextUp());
         if ((!next && clause.Holds(Alternative()) && !clause.Holds(Tag()) && !(described && IfYouCan().IsMatch(before.Text))) || (!described && ((AlternativeAfter().IsMatch(after.Text) && !before.Holds(ThisIs())) || (before.Holds(If()) && InsteadAfter().IsMatch(after.Text)))))
         {
@@ -95,6 +100,10 @@ internal static partial class RoleReader
 
         return 0;
     }
+
+    /// <summary>"Press-ups, one, two": whatever is said next, it is done.</summary>
+    [GeneratedRegex(@"^1( and)? 2\b(?! (rounds?|sets?|times|more|minutes?|seconds?)\b)", Options)]
+    private static partial Regex Counted();
 
     private const int JustDoWithin = 16;
 
@@ -351,7 +360,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b((that|those|these) (was|were)( our| your| the)?|(you've|we've|i've|have|had) been|we (just )?did|you (just )?did|just (did|done)|done with|finished( with)?|earlier|yesterday|used to (do|be)|i (once|used)|i did( [\w']+){0,3} of|remember (the|those)|(back|in) from|after (a|your|my|our)|(that's|that is) (the|your|our|all)( [\w']+){0,2} (done|over)|from (the|our|that)( first| last| warm up)?)( (a|an|the|your|our|those|all|with))*$", Options)]
     private static partial Regex Past();
 
-    [GeneratedRegex(@"\b(?!we (got|started|were)\b|i got( (some|a|an|you|another|your|our))?$)(i|he|she|they|we|who|somebody|someone|nobody|my [\w']+|(a|this|that|1|some|the) (friend|lady|woman|man|guy|bloke|chap|girl|boy|client|lad|kid|person|student|member|neighbou?r)( of (mine|ours))?) (((just|once|always|never|really|actually|nearly|almost) )?(had|broke|saw|went|used to|was|were|got|told|tried|started|ran|loved|hated|fell|wrote|asked|couldn't|crossed|played|bought|took|came|found|thought|forgot|pulled|learned|learnt|met|watched|read|lost|left|missed|spent|wore|ate|drove|decided|ended)|(can't even|(still )?(can't|cannot) find|'d rather|would rather|wish))\b((?! (last (week|night|year|time)|yesterday|ago)\b) [\w']+){0,4}$|\b(i'd rather|i've (never|always)|(my [\w']+|he|she|(a|this|that|1|some) (friend|lady|woman|man|guy|bloke|chap|girl|client|lad|kid)( of (mine|ours))?) (still |always |never |only |even )?(plays|runs|walks|does|likes|hates|loves|thinks|can't|struggles|goes|calls|says|makes|keeps|gets|has|wants|won't))\b( [\w']+){0,4}$|\b(who|(he|she)|(a|my|this) (friend|mate|son|daughter|husband|wife|neighbou?r|brother|sister|mum|mom|dad|dog|cat)( of (mine|ours))?)$", Options)]
+    [GeneratedRegex(@"\b(?!we (got|started|were)\b|i got( (some|a|an|you|another|your|our))?$)(i|he|she|they|we|who|somebody|someone|nobody|my [\w']+|(a|this|that|1|some|the) (friend|lady|woman|man|guy|bloke|chap|girl|boy|client|lad|kid|person|student|member|neighbou?r)( of (mine|ours))?) (((just|once|always|never|really|actually|nearly|almost) )?(had|broke|saw|went|used to|was|were|got|told|tried|started|ran|loved|hated|fell|wrote|asked|couldn't|crossed|played|bought|took|came|found|thought|forgot|pulled|learned|learnt|met|watched|read|lost|left|missed|spent|wore|ate|drove|decided|ended)|(can't even|(still )?(can't|cannot) find|'d rather|would rather|wish))\b((?! (last (week|night|year|time)|yesterday|ago|okay|alright|anyway)\b) [\w']+){0,4}$|\b(i'd rather|i've (never|always)|(my [\w']+|he|she|(a|this|that|1|some) (friend|lady|woman|man|guy|bloke|chap|girl|client|lad|kid)( of (mine|ours))?) (still |always |never |only |even )?(plays|runs|walks|does|likes|hates|loves|thinks|can't|struggles|goes|calls|says|makes|keeps|gets|has|wants|won't))\b((?! (okay|alright|anyway)\b) [\w']+){0,4}$|\b(who|(he|she)|(a|my|this) (friend|mate|son|daughter|husband|wife|neighbou?r|brother|sister|mum|mom|dad|dog|cat)( of (mine|ours))?)$", Options)]
     private static partial Regex Told();
 
     /// <summary>What comes after these words is of the class again.</summary>
@@ -391,7 +400,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"^(is |are )?(coming up (later|soon|in)|later|in a (minute|moment|bit)|tomorrow|next (week|time|round))\b", Options)]
     private static partial Regex LaterAfter();
 
-    [GeneratedRegex(@"\b(next( up| 1| exercise| move)?|coming up|up next|we're (going|gonna)|going to|gonna|moving (on|into|to)|go(ing)? (straight |right |back |down )?(in ?to|on ?to|for)|we've got|we have|let's (do|try|take|hit|get|go|move)|(first|second|third|fourth|next|last|final) (round|block|combo|combination|pair)('s| is| we)?|we'll (do|go( back)? (in ?to|on ?to|for)|get (in ?to|on ?to|those))|now (we|it's|for)?|first( up| 1| exercise| move)?|last (1|exercise|move|up)( (of|for|in) (this|the|our|that)( \w+)?)?|next (1|exercise|move) (of|for|in) (this|the|our)( \w+)?|straight in ?to|switch(ing)? to|start(ing)? (off )?(with)?|then|begin with|it's|this (1 )?is|these are|this is called|time for|back to|on to|onto|(exercise|number|move|station|superset) (number )?(\d|a|b|c)( is)?|here comes?|ready for|into (your|our|some|a)(?! (chest|body|belly|heels?|hips?|hands?|knees?|shoulders?|arms?|legs?|side|bum|glutes?|feet|foot|elbows?|stomach|tummy|core|front|back|palms?|toes|fingers?)\b))( [\w']+){0,4}$", Options)]
+    [GeneratedRegex(@"\b(next( up| 1| exercise| move)?|coming up|up next|we're (going|gonna)|going to|gonna|moving (on|into|to)|go(ing)? (straight |right |back |down )?(in ?to|on ?to|for)|we've got|we have|let's (do|try|take|hit|get|go|move)|(first|second|third|fourth|next|last|final) (round|block|combo|combination|pair)('s| is| we)?|(round|block|pair|rung|combo|circuit) (number )?\d+( now)?('s| is| we)?|we'll (do|go( back)? (in ?to|on ?to|for)|get (in ?to|on ?to|those))|now (we|it's|for)?|first( up| 1| exercise| move)?|last (1|exercise|move|up)( (of|for|in) (this|the|our|that)( \w+)?)?|next (1|exercise|move) (of|for|in) (this|the|our)( \w+)?|straight in ?to|switch(ing)? to|start(ing)? (off )?(with)?|then|begin with|it's|this (1 )?is|these are|this is called|time for|back to|on to|onto|(exercise|number|move|station|superset) (number )?(\d|a|b|c)( is)?|here comes?|ready for|into (your|our|some|a)(?! (chest|body|belly|heels?|hips?|hands?|knees?|shoulders?|arms?|legs?|side|bum|glutes?|feet|foot|elbows?|stomach|tummy|core|front|back|palms?|toes|fingers?)\b))( [\w']+){0,4}$", Options)]
     private static partial Regex Announce();
 
     [GeneratedRegex(@"\b(your|the|that|same|left|right|other|opposite)$", Options)]

@@ -106,11 +106,11 @@ internal static partial class StructureReader
     private const int Phrase = 8;
     private const int Beats = 4;
 
-    /// <summary>The repetitions that most sets are counted aloud to, from one on, and where that is first done; null where they differ, or few sets are counted.</summary>
+    /// <summary>The repetitions that most sets are counted aloud to, from one on or from somewhere on to a number that sets have, and where that is first done; null where they differ, or few sets are counted.</summary>
     private static (int Reps, Evidence Said)? CountedAloud(Speech speech, Span work)
     {
         const int leastSets = 5;
-        var sets = speech.Counts.Where(r => r is { First: 1, Step: 1, Length: > Beats } && work.Contains(new Seconds(speech.At(r.Token)))).ToList();
+        var sets = speech.Counts.Where(r => r is { Step: 1, Length: > Beats } && (r.First == 1 || r.Last is 10 or 12 or 15 or 20) && work.Contains(new Seconds(speech.At(r.Token)))).ToList();
         return sets.GroupBy(r => r.Last).OrderByDescending(g => g.Count()).FirstOrDefault() is { } alike && alike.Count() >= leastSets && alike.Count() * 2 > sets.Count
             ? (alike.Key, new Evidence(new Seconds(Math.Round(speech.At(alike.First().Token), 1)), speech.Around(alike.First().Token))) : null;
     }

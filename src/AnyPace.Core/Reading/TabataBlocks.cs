@@ -147,7 +147,7 @@ internal static class TabataBlocks
             return null;
         }
 
-        var heard = Enumerable.Range(0, Places).Select(k => HeardAt(mentions, start + (k * Period))).ToList();
+        var heard = Enumerable.Range(0, Places).Select(k => HeardAt(mentions, start + (k * Period), k == 0 ? Just : Rest + 1)).ToList();
 
         // Moves that are named loud and clear and were never told: this is no block of those told.
         if (heard.Count(h => h.Any(m => m.Value >= agrees && !told.Contains(m.Key))) > 2)
@@ -221,9 +221,9 @@ internal static class TabataBlocks
         return best.Length == 1 && agreement < agrees ? null : ([.. Enumerable.Range(0, Places).Select(k => best[k % best.Length])], agreement);
     }
 
-    /// <summary>What is named in a place or in the rest before it, with how strongly.</summary>
-    private static Dictionary<string, double> HeardAt(List<Mention> mentions, double at) =>
-        Clocked.Between(mentions, at - Rest - 1, at + Work - Tolerance)
+    /// <summary>What is named in a place or in the seconds before it, with how strongly; before the first place all moves of the block are told.</summary>
+    private static Dictionary<string, double> HeardAt(List<Mention> mentions, double at, double before) =>
+        Clocked.Between(mentions, at - before, at + Work - Tolerance)
             .Where(m => m.Role is Role.Announced or Role.Doing && m.Weight >= 0.25)
             .GroupBy(m => m.Move.Id)
             .ToDictionary(g => g.Key, g => g.Max(m => m.Weight * (m.Weak ? 0.5 : 1)));

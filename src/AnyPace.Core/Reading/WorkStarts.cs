@@ -28,12 +28,18 @@ internal static partial class WorkStarts
             if (IsFirst(speech, i))
             {
                 var at = speech.At(i);
-                return at > segment.Start + ShortestSetUp && !Clocked.Between(marks, segment.Start + 1, at - 0.5).Any(IsUnderWay) ? at : null;
+                return at > segment.Start + ShortestSetUp && Named(segment, at) < UnderWayFrom && !Clocked.Between(marks, segment.Start + 1, at - 0.5).Any(IsUnderWay) ? at : null;
             }
         }
 
         return null;
     }
+
+    /// <summary>Named so often again before a start is called, a move is under way.</summary>
+    private const int UnderWayFrom = 2;
+
+    /// <summary>How often the move of a segment is named as done between its start and a moment.</summary>
+    private static int Named(Segment segment, double until) => segment.Mentions.Count(m => m is { Weak: false, Role: Role.Doing } && m.At > segment.Start + 1 && m.At < until - 1);
 
     private static bool IsUnderWay(Mark mark) => mark is { Kind: MarkKind.Doing, Strength: >= 1 } or { Kind: MarkKind.Stop or MarkKind.SwitchSide or MarkKind.Again, Strength: >= 0.9 };
 
