@@ -57,8 +57,8 @@ public sealed class MarkedReadingTests
         Assert.All(Scores.Value.SelectMany(s => s.Gold.Bouts), b => Assert.NotNull(Make.Lexicon.Find(b.MoveId)));
 
     [Theory]
-    [InlineData(false, 0.90, 0.85, 0.90, 0.92, 0.92, 0.89)]
-    [InlineData(true, 0.83, 0.75, 0.86, 0.77, 0.85, 0.85)]
+    [InlineData(false, 0.90, 0.85, 0.90, 0.93, 0.91, 0.89)]
+    [InlineData(true, 0.84, 0.75, 0.86, 0.80, 0.83, 0.85)]
     public void Readings_agree_with_the_marked_timelines_at_least_this_far(
         bool aside, double moves, double bouts, double phases, double structures, double kit, double muscles)
     {
@@ -75,8 +75,8 @@ public sealed class MarkedReadingTests
     }
 
     [Theory]
-    [InlineData(false, 0.75, 0.82)]
-    [InlineData(true, 0.64, 0.73)]
+    [InlineData(false, 0.75, 0.80)]
+    [InlineData(true, 0.64, 0.72)]
     public void Promises_and_asides_are_found_at_least_this_well(bool aside, double precision, double recall)
     {
         var both = Of(aside).SelectMany(s => new[] { s.Claims, s.Outside }).OfType<Tally>().Aggregate((a, b) => a + b);
