@@ -35,7 +35,7 @@ internal static partial class BlockPreviews
     /// <summary>Where nobody calls a start, the first repetition that is counted is one.</summary>
     private static bool IsFirstCounted(Speech speech, Mark edge) => edge is { Kind: MarkKind.Doing, Strength: >= 1 } && speech.Tokens[edge.Token].Number == 1;
 
-    /// <summary>What is told from a moment until the start; a move that is counted right after its name is what starts.</summary>
+    /// <summary>What is told from a moment until the start.</summary>
     private static void Settle(Speech speech, List<Mention> mentions, double from, Mark edge)
     {
         var start = edge.At;
@@ -47,7 +47,7 @@ internal static partial class BlockPreviews
             return;
         }
 
-        var begins = (IsFirstCounted(speech, edge) ? told.Find(m => m.Token + m.Length == edge.Token) : null)?.Move.Id ?? Begins(speech, told, start);
+        var begins = Begins(speech, told, edge);
         var last = told.FindLast(m => m.Move.Id == begins)!;
         for (var i = first; i < end; i++)
         {
@@ -64,13 +64,14 @@ internal static partial class BlockPreviews
         }
     }
 
-    /// <summary>Which of the moves told is done first: the one it is said to start with, or that is called once more right before the start, else the one told first.</summary>
-    private static string Begins(Speech speech, List<Mention> told, double start)
+    /// <summary>Which of the moves told is done first: the one whose repetitions are counted right after its name, that it is said to start with, or that is called once more right before the start, else the one told first.</summary>
+    private static string Begins(Speech speech, List<Mention> told, Mark edge)
     {
         const int before = 6;
         var last = told[^1];
-        var calledAgain = start - last.At < CalledAgain && told.Count(m => m.Move.Id == last.Move.Id) > 1;
-        return (told.FindLast(m => First().IsMatch(speech.Before(m.Token, before))) ?? (calledAgain ? last : told[0])).Move.Id;
+        var calledAgain = edge.At - last.At < CalledAgain && told.Count(m => m.Move.Id == last.Move.Id) > 1;
+        var counted = IsFirstCounted(speech, edge) ? told.Find(m => m.Token + m.Length == edge.Token) : null;
+        return (counted ?? told.FindLast(m => First().IsMatch(speech.Before(m.Token, before))) ?? (calledAgain ? last : told[0])).Move.Id;
     }
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;

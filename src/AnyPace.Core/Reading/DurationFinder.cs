@@ -225,11 +225,15 @@ internal static class DurationFinder
         return (t >= 1 && SecondsIn(tokens[t].Text) > 0 && tokens[t - 1].Number is not null) || (t >= 0 && tokens[t].Text is "no");
     }
 
+    /// <summary>The last so many words before one.</summary>
+    private static IEnumerable<string> Before(IReadOnlyList<Token> tokens, int token, int within) =>
+        Enumerable.Range(Math.Max(0, token - within), Math.Min(token, within)).Select(t => tokens[t].Text);
+
     /// <summary>"We hold every one for": what follows is the length of all holds, not of one.</summary>
     private static bool HoldsAll(IReadOnlyList<Token> tokens, int token)
     {
         const int within = 7;
-        var words = Enumerable.Range(Math.Max(0, token - within), Math.Min(token, within)).Select(t => tokens[t].Text).ToList();
+        var words = Before(tokens, token, within).ToList();
         return words.Exists(w => w is "hold" or "holding" or "held" or "stay" or "staying") && words.Exists(w => w is "each" or "every" or "everything" or "all" or "them" or "these");
     }
 
@@ -340,7 +344,7 @@ internal static class DurationFinder
         }
 
         // "As long as you need to rest, I usually take about a minute".
-        if (token > 1 && (tokens[token - 1].Text is "take" || (tokens[token - 1].Text is "about" or "around" && tokens[token - 2].Text is "take")) && Enumerable.Range(Math.Max(0, token - RestFarBefore), Math.Min(token, RestFarBefore)).Any(t => RestBefore.Contains(tokens[t].Text)))
+        if (token > 1 && (tokens[token - 1].Text is "take" || (tokens[token - 1].Text is "about" or "around" && tokens[token - 2].Text is "take")) && Before(tokens, token, RestFarBefore).Any(RestBefore.Contains))
         {
             return DurationKind.Rest;
         }

@@ -62,7 +62,8 @@ public static partial class MentionFinder
     private const double ToldFor = 12;
 
     /// <summary>The mentions, and what speech is only a little like where nothing is named; those weigh nothing until they are judged.</summary>
-    internal static List<Mention> WithFaint(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, Hearing heard, List<Mention> mentions)
+    /// <param name="opening">When the class proper begins, in seconds.</param>
+    internal static List<Mention> WithFaint(Speech speech, MoveLexicon lexicon, Hearing heard, List<Mention> mentions, double opening)
     {
         List<Mention> all = [.. mentions];
         foreach (var (hit, token, length) in NameFinder.Faint(speech, heard.Listened, heard.Like, heard.Raw))
@@ -74,8 +75,7 @@ public static partial class MentionFinder
                 continue;
             }
 
-            // Few are: when the class begins is asked for those only.
-            if (Brought().IsMatch(speech.Before(token, BroughtWithin)) && at < ClassOpening.At(speech, heard.Raw, marks))
+            if (Brought().IsMatch(speech.Before(token, BroughtWithin)) && at < opening)
             {
                 continue;
             }

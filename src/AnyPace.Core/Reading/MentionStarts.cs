@@ -64,13 +64,13 @@ internal static class MentionStarts
             }
 
             // Named again and again before anyone counts: it has begun.
-            if (mark is { Kind: MarkKind.Start, Strength: <= 0.5 } && mark.At - at > Repeating && Clocked.Between(mentions, at + 1, mark.At).Count(m => m.Move.Id == mentions[index].Move.Id && !m.Weak) >= 2)
+            if (mark is { Kind: MarkKind.Start, Strength: <= 0.5 } && mark.At - at > Repeating && IsNamedAgain(mentions, index, mark.At))
             {
                 return at;
             }
 
             // Nor does a start begin what has been named over and over in a class without a clock.
-            if (mark.Kind == MarkKind.Start && mark.At - at > LongCued && dose is not { WorkSeconds: not null } && Clocked.Between(mentions, at + 1, mark.At - 1).Count(m => m.Move.Id == mentions[index].Move.Id && !m.Weak) >= SeveralCues)
+            if (mark.Kind == MarkKind.Start && mark.At - at > LongCued && dose is not { WorkSeconds: not null } && IsNamedAgain(mentions, index, mark.At - 1))
             {
                 return at;
             }
@@ -110,6 +110,13 @@ internal static class MentionStarts
         return expected is { } next && next < reach ? next : RestOver(marks, at, role, dose) ?? AfterThisBout(speech, mentions, index, dose) ?? at;
     }
 
+    /// <summary>True where a move is named twice more until a moment.</summary>
+    private static bool IsNamedAgain(List<Mention> mentions, int index, double until)
+    {
+        const int twice = 2;
+        return Clocked.Between(mentions, mentions[index].At + 1, until).Count(m => m.Move.Id == mentions[index].Move.Id && !m.Weak) >= twice;
+    }
+
     /// <summary>True where the repetitions that begin at a mark are counted right after the name of another move.</summary>
     private static bool CountsOther(Speech speech, List<Mention> mentions, int index, Mark mark)
     {
@@ -118,20 +125,13 @@ internal static class MentionStarts
             return false;
         }
 
-        for (var i = mentions.Count - 1; i > index; i--)
+        Mention? counted = null;
+        for (var i = index + 1; i < mentions.Count && mentions[i].Token < mark.Token; i++)
         {
-            if (mentions[i].Token + mentions[i].Length == mark.Token)
-            {
-                return !mentions[i].Weak && mentions[i].Move.Id != mentions[index].Move.Id;
-            }
-
-            if (mentions[i].Token + mentions[i].Length < mark.Token - 6)
-            {
-                break;
-            }
+            counted = mentions[i].Token + mentions[i].Length == mark.Token ? mentions[i] : counted;
         }
 
-        return false;
+        return counted is { Weak: false } && counted.Move.Id != mentions[index].Move.Id;
     }
 
     /// <summary>"Three, two, one ... let's go": of starts that are called one upon the other the last.</summary>

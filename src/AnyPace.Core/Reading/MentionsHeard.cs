@@ -15,6 +15,7 @@ internal sealed record MentionsHeard(IReadOnlyList<Mark> Marks, SaidDose Dose, M
         var dose = DoseReader.Read(speech);
         var hearing = MentionFinder.Hear(speech, lexicon, marks);
         var mentions = MentionFinder.Find(speech, lexicon, marks, dose, hearing);
-        return new MentionsHeard(marks, dose, hearing, mentions, MentionFinder.WithFaint(speech, lexicon, marks, hearing, mentions), lexicon.Company, ClassOpening.At(speech, hearing.Raw, marks));
+        var opening = ClassOpening.At(speech, hearing.Raw, marks);
+        return new MentionsHeard(marks, dose, hearing, mentions, MentionFinder.WithFaint(speech, lexicon, hearing, mentions, opening), lexicon.Company, opening);
     }
 }

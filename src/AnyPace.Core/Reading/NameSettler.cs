@@ -45,8 +45,8 @@ internal static class NameSettler
             }
 
             var run = segments[first..end];
-            var again = run.GroupBy(s => s.Move.Id).Any(g => g.Count() > 1);
-            if (run.Count >= fewest && again && run.Exists(s => s.Move.Id != run[0].Move.Id))
+            var kinds = run.Select(s => s.Move.Id).Distinct().Count();
+            if (run.Count >= fewest && kinds > 1 && kinds < run.Count)
             {
                 settled.Add(run[0] with { Move = lexicon["punch-combo"], End = run[^1].End, EndMarked = run[^1].EndMarked, Mentions = [.. run.SelectMany(s => s.Mentions)] });
             }

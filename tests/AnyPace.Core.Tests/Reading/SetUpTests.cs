@@ -1,4 +1,3 @@
-using AnyPace.Core.Captions;
 using AnyPace.Core.Reading;
 using AnyPace.Core.Sessions;
 
@@ -78,9 +77,9 @@ public sealed class SetUpTests
     [Fact]
     public void Nobody_works_on_through_rests_that_the_clock_has()
     {
-        var bouts = Make.Read(
+        var bouts = Bouts(
             "[0:00] thirty seconds on fifteen seconds off let's go", "[0:15] squats three two one go", "[0:45] and rest", "[1:00] press ups go", "[1:30] and rest", "[1:45] lunges go",
-            "[2:00] nice work there everybody", "[3:10] you look strong", "[3:45] thank you bye").Bouts;
+            "[2:00] nice work there everybody", "[3:10] you look strong", "[3:45] thank you bye");
         Assert.All(bouts, b => Assert.InRange(b.Span.Length.Value, 1, 72));
     }
 
@@ -88,7 +87,7 @@ public sealed class SetUpTests
     public void Of_a_block_the_move_told_first_is_done_first_though_the_other_is_told_at_length()
     {
         string[] rounds = ["[0:40] four three two one jump down and up", "[1:00] ten off", "[1:10] go", "[1:30] and rest", "[1:40] go", "[2:00] and rest", "[2:10] go", "[2:30] and rest", "[2:40] go", "[3:00] and rest", "[3:10] go", "[3:30] and rest", "[3:40] go", "[4:00] and rest", "[4:10] go", "[4:30] and rest"];
-        var bouts = Make.Read(["[0:00] it's tabata twenty seconds on ten off eight times", "[0:20] block one is squat jumps and high knees", "[0:30] then high knees which you can march", .. rounds, "[4:50] thank you bye"]).Bouts;
+        var bouts = Bouts(["[0:00] it's tabata twenty seconds on ten off eight times", "[0:20] block one is squat jumps and high knees", "[0:30] then high knees which you can march", .. rounds, "[4:50] thank you bye"]);
         var first = bouts.First(b => b.Span.Start.Value > 35);
         Assert.Equal("squat-jump", first.MoveId);
     }
@@ -96,15 +95,15 @@ public sealed class SetUpTests
     [Fact]
     public void Punches_called_one_upon_the_other_are_one_combination()
     {
-        var bouts = Make.Read(
-            "[0:00] hello boxers let's go", "[0:10] uppercuts up and up", "[0:22] hook and hook", "[0:34] uppercuts again", "[0:46] hooks again", "[0:58] uppercuts", "[1:10] and rest", "[1:20] thank you bye").Bouts;
+        var bouts = Bouts(
+            "[0:00] hello boxers let's go", "[0:10] uppercuts up and up", "[0:22] hook and hook", "[0:34] uppercuts again", "[0:46] hooks again", "[0:58] uppercuts", "[1:10] and rest", "[1:20] thank you bye");
         Assert.Equal("punch-combo", Assert.Single(bouts).MoveId);
     }
 
     [Fact]
     public void Punches_practised_one_after_the_other_are_not()
     {
-        var bouts = Make.Read("[0:00] hello boxers let's go", "[0:10] uppercuts", "[0:30] hooks", "[0:50] jab cross", "[1:10] and rest", "[1:20] thank you bye").Bouts;
+        var bouts = Bouts("[0:00] hello boxers let's go", "[0:10] uppercuts", "[0:30] hooks", "[0:50] jab cross", "[1:10] and rest", "[1:20] thank you bye");
         Assert.DoesNotContain(bouts, b => b.MoveId == "punch-combo");
     }
 }
