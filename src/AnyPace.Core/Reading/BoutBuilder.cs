@@ -118,18 +118,19 @@ internal static partial class BoutBuilder
     {
         var least = segment.Move.Sides == MoveSides.Each ? 0 : 0.9;
         var switches = Clocked.Between(marks, segment.Start, segment.End)
-            .Where(m => m.Kind == MarkKind.SwitchSide && m.Strength >= least && !SideTurns.IsOtherDirection(m, segment.Move) && m.At > segment.Start + Edge && m.At < segment.End - Edge)
+            .Where(m => m.Kind == MarkKind.SwitchSide && m.Strength >= least && !SideTurns.IsOtherDirection(m, segment.Move) && !(segment.Move.Sides == MoveSides.Alternating && SideTurns.IsInTurn(speech, m)) && m.At > segment.Start + Edge && m.At < segment.End - Edge)
             .Select(m => m.At)
             .ToList();
         switches = [.. switches.Where((at, i) => i == 0 || at - switches[i - 1] > Edge)];
 
-        if (segment.Move.Sides == MoveSides.Each && switches.Count == 0 && SideNamedLater(segment, marks, turns) is { } named)
+        if (segment.Move.Sides != MoveSides.Both && switches.Count == 0 && SideNamedLater(segment, marks, turns) is { } named)
         {
             switches.Add(named);
         }
 
         // Alternating moves are done one side at a time only where the coach says so.
-        if (segment.Move.Sides == MoveSides.Both || (segment.Move.Sides == MoveSides.Alternating && (switches.Count != 1 || segment.Mentions.Any(m => Alternating().IsMatch(speech.Around(m.Token, 4, 10))))))
+        if (segment.Move.Sides == MoveSides.Both || (segment.Move.Sides == MoveSides.Each && segment.Mentions.Any(m => !m.Weak && SideTurns.Alternate(speech, m)))
+            || (segment.Move.Sides == MoveSides.Alternating && (switches.Count != 1 || !IsHalfWay(segment, switches[0]) || segment.Mentions.Any(m => SideTurns.Alternate(speech, m)))))
         {
             yield return (segment.Start, segment.End, Side.Both);
             yield break;
@@ -173,6 +174,14 @@ internal static partial class BoutBuilder
         yield return (start, segment.End, side);
     }
 
+    /// <summary>What is done on one side and then the other is about as long on both.</summary>
+    private static bool IsHalfWay(Segment segment, double at)
+    {
+        const double least = 0.3;
+        var share = (at - segment.Start) / (segment.End - segment.Start);
+        return share is >= least and <= 1 - least;
+    }
+
     /// <summary>Where the second side is named inside the segment, as in "right knee ... left knee"; a side named for the move before is none of its first.</summary>
     private static double? SideNamedLater(Segment segment, IReadOnlyList<Mark> marks, IReadOnlyList<Mark> turns)
     {
@@ -199,8 +208,6 @@ internal static partial class BoutBuilder
     [GeneratedRegex(@"\b(lie|lying|lay|laying|roll\w*|over|come|flip|turn)( \w+){0,3} (on|onto|to) (your |the )?(left|right)\b|\b(left|right) side down\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex LyingOn();
 
-    [GeneratedRegex(@"\b(alternat\w*|each leg in turn|left right|right left|side to side|1 then the other)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
-    private static partial Regex Alternating();
 
     private static CountRange? RepsSaid(Speech speech, Segment segment)
     {

@@ -18,6 +18,9 @@ public readonly record struct CountRun(int Token, int LastToken, int Next, int F
     private const int WordsBetweenRepetitions = 5;
     private const int WordsBetweenToldOff = 14;
 
+    /// <summary>And after "one" and "two".</summary>
+    private const int WordsBetweenCounted = 7;
+
     /// <summary>Seconds from one number to the next at the most.</summary>
     private const double LongestRepetition = 8;
     private const int Shortest = 3;
@@ -28,6 +31,11 @@ public readonly record struct CountRun(int Token, int LastToken, int Next, int F
     /// <summary>Words, and seconds, from one number to the next at the most where repetitions are surely counted.</summary>
     private const int WordsBetweenSurely = 22;
     private const double LongestTalkedOver = 14;
+
+    /// <summary>"Don't let your back round", "shoulders up round your ears": no round of the class.</summary>
+    private static bool IsShape(IReadOnlyList<Token> tokens, int token) => tokens[token].Text == "round" && token > 0 && BeforeShape.Contains(tokens[token - 1].Text);
+
+    private static readonly HashSet<string> BeforeShape = ["back", "spine", "shoulders", "chest", "up", "it", "not", "don't", "to", "way", "knees", "forward", "over", "turn", "come"];
 
     /// <summary>All runs of three numbers and more, in time order; punches that are called by number are none.</summary>
     public static IEnumerable<CountRun> Find(Speech speech)
@@ -54,8 +62,8 @@ public readonly record struct CountRun(int Token, int LastToken, int Next, int F
                 var surely = first == 1 && step == 1 && length >= SurelyCounted;
                 if (tokens[j].Number is not { } next)
                 {
-                    var (most, ends) = surely ? (WordsBetweenSurely, EndsCount) : (toldOff ? WordsBetweenToldOff : WordsBetweenRepetitions, CountsOther);
-                    if (tokens[j].Text is "and" or "uh" or "more" || (first == 1 && step >= 0 && j - counted <= most && !ends.Contains(tokens[j].Text)))
+                    var (most, ends) = surely ? (WordsBetweenSurely, EndsCount) : (toldOff ? WordsBetweenToldOff : length > 1 ? WordsBetweenCounted : WordsBetweenRepetitions, CountsOther);
+                    if (tokens[j].Text is "and" or "uh" or "more" || (first == 1 && step >= 0 && j - counted <= most && !(ends.Contains(tokens[j].Text) && !IsShape(tokens, j))))
                     {
                         continue;
                     }
@@ -65,7 +73,7 @@ public readonly record struct CountRun(int Token, int LastToken, int Next, int F
 
                 var difference = next - previous;
                 var waited = tokens[j].At - tokens[counted].At;
-                if (surely && difference != 1 && j - counted <= WordsBetweenSurely && waited <= LongestTalkedOver && (next != 1 || tokens[j - 1].Text is "last" or "that" or "this" or "the"))
+                if (surely && difference != 1 && j - counted <= WordsBetweenSurely && waited <= LongestTalkedOver && (next != 1 || tokens[j - 1].Text is "last" or "that" or "this" or "the" or "to"))
                 {
                     // "Five, is it five? Six", "six, keep it up, eight", "elbows at forty five", "nine and last one ten".
                     if (difference == 2)
@@ -77,7 +85,7 @@ public readonly record struct CountRun(int Token, int LastToken, int Next, int F
                     continue;
                 }
 
-                if (difference is not (1 or -1) || (step != 0 && difference != step) || tokens[j].At - tokens[j - 1].At > 6 || waited > (surely || toldOff ? LongestTalkedOver : LongestRepetition))
+                if (difference is not (1 or -1) || (step != 0 && difference != step) || tokens[j].At - tokens[j - 1].At > (surely ? LongestRepetition : 6) || waited > (surely || toldOff ? LongestTalkedOver : LongestRepetition))
                 {
                     break;
                 }

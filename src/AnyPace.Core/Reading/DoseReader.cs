@@ -237,7 +237,10 @@ public static partial class DoseReader
         const int soon = 16;
         const int rightAfter = 9;
         const int unit = 2;
+        const double inOneBreath = 60;
+        const double muchLater = 120;
         var beats = new List<SaidBeat>();
+        var told = false;
         void Add(int token, double work, double rest)
         {
             // As many rounds as fit into minutes is a block, not a bout; so is what holds bouts that were said before.
@@ -255,6 +258,11 @@ public static partial class DoseReader
             if (beats.Count == 0 || (beats[^1].Work, beats[^1].Rest) != (work, rest))
             {
                 beats.Add(new SaidBeat(speech.At(token), work, rest));
+            }
+            else if (!told && beats.Count > 1 && beats[^1].At - beats[^2].At < inOneBreath && speech.At(token) - beats[^1].At > muchLater)
+            {
+                // Both are told at the start; the second is told again where it begins.
+                (beats[^1], told) = (beats[^1] with { At = speech.At(token) }, true);
             }
         }
 

@@ -224,11 +224,12 @@ public static partial class MentionFinder
             var meant = fuller ?? move;
             // "Exercise one is ten thrusters, so it's a squat and you press": told in the list, not done.
             var inList = listed[i] || (i > 0 && listed[i - 1] && role is Role.Doing or Role.Announced && mentions[^1].Move.Id == meant.Id && at - mentions[^1].At < OneBreath);
-            role = inList ? Role.Previewed : role;
+            role = inList && role != Role.Alternative ? Role.Previewed : role;
 
             var ruledOut = ofNone || (hit.Move.Id == ShakeOut && JustStopped(marks, at))
                 || (role == Role.Previewed && (at < opening || inList))
                 || (role == Role.Compared && RoleReader.IsPicture(speech, token))
+                || (weak && RoleReader.GetsUp(speech, token, length))
                 || (length == 1 && hit.Move.Pattern == "curl" && RoleReader.CurlsBody(speech, token))
                 || (role == Role.Past && (weak || hit.Move.Id == GoodMorning));
             var weight = ruledOut ? 0

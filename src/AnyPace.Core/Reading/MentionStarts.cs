@@ -101,7 +101,7 @@ internal static class MentionStarts
             }
 
             // A start that comes long after the beat is a later one.
-            if (mark is { Kind: MarkKind.Start, Strength: >= 0.5 } && !(mark.At > expected + OffBeat))
+            if (mark is { Kind: MarkKind.Start, Strength: >= 0.5 } && !(mark.At > expected + OffBeat && !(mark.Strength >= 1 && IsLongRest(marks, at))))
             {
                 return LastCall(marks, mark.At);
             }
@@ -109,6 +109,10 @@ internal static class MentionStarts
 
         return expected is { } next && next < reach ? next : RestOver(marks, at, role, dose) ?? AfterThisBout(speech, mentions, index, dose) ?? at;
     }
+
+    /// <summary>"One more block, last minute of rest, bicycles next": between blocks the beat waits for the start.</summary>
+    private static bool IsLongRest(IReadOnlyList<Mark> marks, double at) =>
+        Clocked.Between(marks, at - BeatGrid.LongestRest, at).LastOrDefault(m => m.Kind is MarkKind.Break or MarkKind.Round or MarkKind.Start or MarkKind.Doing && m.Strength >= 0.9).Kind is MarkKind.Break or MarkKind.Round;
 
     /// <summary>True where a move is named twice more until a moment.</summary>
     private static bool IsNamedAgain(List<Mention> mentions, int index, double until)
@@ -196,9 +200,10 @@ internal static class MentionStarts
                 continue;
             }
 
-            for (var j = i + 1; j < mentions.Count && mentions[j].At < told.EffectiveAt - 1; j++)
+            // "Up, a standing one, knee to elbow: standing crunches": told in the breath before its name, too.
+            for (var j = Clocked.From(mentions, told.At - OneBreath); j < mentions.Count && mentions[j].At < told.EffectiveAt - 1; j++)
             {
-                if ((mentions[j].Move.Id == told.Move.Id || (mentions[j].Weak && told.Move.Parts.Contains(mentions[j].Move.Id))) && mentions[j].EffectiveAt < told.EffectiveAt)
+                if ((j > i || mentions[j].Weak) && (mentions[j].Move.Id == told.Move.Id || (mentions[j].Weak && told.Move.Parts.Contains(mentions[j].Move.Id))) && mentions[j].EffectiveAt < told.EffectiveAt)
                 {
                     mentions[j] = mentions[j] with { EffectiveAt = told.EffectiveAt };
                 }
@@ -244,7 +249,7 @@ internal static class MentionStarts
                 else if (m.Move.Id != chosen)
                 {
                     // In a rest that is called off and on again nothing else is done; else it may have been.
-                    mentions[i] = m with { EffectiveAt = m.At, Weight = stop > 0 && timed && named is not null && m.Move.Pattern != "locomotion" ? 0 : m.Weight * passing };
+                    mentions[i] = m with { EffectiveAt = m.At, Weight = stop > 0 && timed && named is not null && (m.Move.Pattern != "locomotion" || m.Role == Role.Announced) ? 0 : m.Weight * passing };
                 }
             }
         }

@@ -73,12 +73,13 @@ internal static partial class MoveMeant
     {
         const double soon = 25;
         var changed = new Dictionary<string, Move>();
+        var inBothHands = mentions.Where(m => BothHands().IsMatch(speech.Around(m.Token, 3, OneHandedWithin))).Select(m => m.Move.Id).ToHashSet();
         foreach (var m in mentions.Where(m => m.Role is Role.Doing or Role.Announced && m.Move.Sides == MoveSides.Both && (!m.Weak || m.Length > 1 || m.Weight >= 0.5)))
         {
-            if (lexicon.Find("single-arm-" + m.Move.Id[(m.Move.Id.LastIndexOf('-') + 1)..]) is { } one && one.Easier == m.Move.Id
+            if (lexicon.Find("single-arm-" + m.Move.Id[(m.Move.Id.LastIndexOf('-') + 1)..]) is { } one && one.Easier == m.Move.Id && !inBothHands.Contains(m.Move.Id)
                 && (OneHanded().IsMatch(speech.Around(m.Token, 3, OneHandedWithin))
-                    || (Clocked.Between(marks, m.At - 1, m.At + soon).Any(k => k.Kind is MarkKind.Left or MarkKind.Right)
-                        && (Clocked.Between(marks, m.At + 3, m.At + 45).Any(k => k.Kind == MarkKind.SwitchSide) || BothSides(marks, m.At)))))
+                    || (NextMove(mentions, m) is var until && Clocked.Between(marks, m.At - 1, Math.Min(until, m.At + soon)).Any(k => k.Kind is MarkKind.Left or MarkKind.Right)
+                        && (Clocked.Between(marks, m.At + 3, Math.Min(until, m.At + 45)).Any(k => k.Kind == MarkKind.SwitchSide) || BothSides(marks, m.At, until)))))
             {
                 changed[m.Move.Id] = one;
             }
@@ -93,6 +94,25 @@ internal static partial class MoveMeant
         }
     }
 
+    /// <summary>When another move is named as done after a mention: sides that are called then are of that one.</summary>
+    private static double NextMove(List<Mention> mentions, Mention after)
+    {
+        const double clear = 0.8;
+        const double sideFirst = 4;
+        for (var i = Clocked.From(mentions, after.At + 1); i < mentions.Count; i++)
+        {
+            if (mentions[i] is { Weak: false, Weight: >= clear, Role: Role.Doing or Role.Announced } && mentions[i].Move.Id != after.Move.Id)
+            {
+                return mentions[i].At - sideFirst;
+            }
+        }
+
+        return double.PositiveInfinity;
+    }
+
+    [GeneratedRegex(@"\b(both|two|2) hands\b", Options)]
+    private static partial Regex BothHands();
+
     /// <summary>So many words after a name the other hand is still put somewhere for it.</summary>
     private const int OneHandedWithin = 18;
 
@@ -101,9 +121,9 @@ internal static partial class MoveMeant
     private static partial Regex OneHanded();
 
     /// <summary>"Right arm, six ... left arm": both sides are called within one bout and its other side.</summary>
-    private static bool BothSides(IReadOnlyList<Mark> marks, double at)
+    private static bool BothSides(IReadOnlyList<Mark> marks, double at, double until)
     {
-        var sides = Clocked.Between(marks, at - 1, at + 60).Where(k => k.Kind is MarkKind.Left or MarkKind.Right).ToList();
+        var sides = Clocked.Between(marks, at - 1, Math.Min(until, at + 60)).Where(k => k.Kind is MarkKind.Left or MarkKind.Right).ToList();
         return sides.Count > 1 && sides.Exists(k => k.Kind != sides[0].Kind && k.At - sides[0].At > 8);
     }
 
@@ -141,7 +161,10 @@ internal static partial class MoveMeant
             "russian-twist" when speech.Tokens[token].Text == "seated" && length == 2 && (OnChair().IsMatch(speech.Text) || LooksRound().IsMatch(Words(around, HeelsPlaced))) => lexicon["seated-twist"],
             "plank-ball-circle" when OfHips().IsMatch(Words(around, around)) => lexicon["hip-circle"],
             "chest-press" when BandBehind().IsMatch(Words(HeelsPlaced, HeelsPlaced)) => lexicon["standing-chest-press"],
-            "side-step" when AgainstBand().IsMatch(speech.After(token + length, around)) => lexicon["banded-walk"],
+            "side-step" when AgainstBand().IsMatch(speech.After(token + length, around)) || (LoopedBand().IsMatch(speech.Text) && StaysLow().IsMatch(Words(around, HeelsPlaced))) => lexicon["banded-walk"],
+            "crab-walk" when LoopedBand().IsMatch(speech.Text) && !OnHands().IsMatch(Words(around, HeelsPlaced)) => lexicon["banded-walk"],
+            "kick-front" when KicksBack().IsMatch(Words(0, around)) => lexicon["standing-kickback"],
+            "chair-squat" when LikeAChair().IsMatch(Words(around, around)) => lexicon["squat"],
             _ => null,
         };
     }
@@ -154,7 +177,7 @@ internal static partial class MoveMeant
     /// <summary>Where the feet are is told so many words before the first plié.</summary>
     private const int HeelsPlaced = 16;
 
-    [GeneratedRegex(@"\b(straight(en)?|stand(ing)?|legs together)\b", Options)]
+    [GeneratedRegex(@"\b(straight(en)?|stand(ing)?|(legs|feet) together)\b", Options)]
     private static partial Regex Straightens();
 
     [GeneratedRegex(@"\b(arms?|hands?|shoulders?|elbows?|hips|wrists?)\b", Options)]
@@ -179,6 +202,22 @@ internal static partial class MoveMeant
 
     [GeneratedRegex(@"\b((with|against|in) (a|the|your|our) (\w+ )?bands?|with (it|that) (tied |looped |wrapped )?(a?round|above|over) (your|both|the) (ankles|thighs|knees|legs))\b", Options)]
     private static partial Regex AgainstBand();
+
+    [GeneratedRegex(@"\b((mini|loop|booty|glute|hip|short)( resistance)? bands?|bands? ((just|right|goes|is|sits|that goes|that sits) )*(above|below|around|round|over) (your|the|both|our) (knees|thighs|ankles|legs|shins))\b", Options)]
+    private static partial Regex LoopedBand();
+
+    [GeneratedRegex(@"\b(stay(ing)? (nice and )?low|keep(ing)? low|tension|half squat|crab|band)\b", Options)]
+    private static partial Regex StaysLow();
+
+    [GeneratedRegex(@"\b(hands?|wrists?|hips off|bum off|bottom off)\b", Options)]
+    private static partial Regex OnHands();
+
+    [GeneratedRegex(@"\bkick(s|ing)?( (it|that|your|the)( (right|left))?( (leg|foot|heel))?)? (straight |right )?(back|behind)\b", Options)]
+    private static partial Regex KicksBack();
+
+    /// <summary>"Sit back like there's a chair behind you": there is none.</summary>
+    [GeneratedRegex(@"\b((like|as if|as though|imagine|imagining|pretend|pretending)( [\w']+){0,5} (chair|seat|stool)|(imaginary|invisible|pretend) (chair|seat|stool))\b", Options)]
+    private static partial Regex LikeAChair();
 
     /// <summary>The move a name means where the body is: a leg raise standing, on the side, seated.</summary>
     internal static Move Here(MoveLexicon lexicon, Move named, string position, bool weak, IEnumerable<string> said)

@@ -19,7 +19,7 @@ internal static class PairedSets
     /// <summary>How sure: only the first set tells when it begins.</summary>
     private const double Confidence = 0.45;
 
-    public static ImmutableArray<Bout> Fill(ImmutableArray<Bout> bouts, SaidDose dose, MoveLexicon lexicon)
+    public static ImmutableArray<Bout> Fill(ImmutableArray<Bout> bouts, Speech speech, SaidDose dose, MoveLexicon lexicon)
     {
         if (!dose.Supersets || dose.WorkSeconds is not null)
         {
@@ -32,7 +32,8 @@ internal static class PairedSets
         {
             var bout = bouts[i];
             var next = i + 1 < bouts.Length ? bouts[i + 1] : null;
-            if (pairs.TryGetValue(bout.MoveId, out var pair) && bout.Span.Length.Value > Longer * pair.First && next?.MoveId != pair.Second.MoveId)
+            if (pairs.TryGetValue(bout.MoveId, out var pair) && bout.Span.Length.Value > Longer * pair.First && next?.MoveId != pair.Second.MoveId
+                && !IsCounted(speech, bout.Span.Start.Value + pair.First))
             {
                 var turn = Math.Round(bout.Span.Start.Value + pair.First, 1);
                 filled.Add(bout with { Span = Span.Of(bout.Span.Start.Value, turn) });
@@ -53,5 +54,12 @@ internal static class PairedSets
         }
 
         return [.. filled];
+    }
+
+    /// <summary>In the middle of a set that is counted aloud no other begins.</summary>
+    private static bool IsCounted(Speech speech, double at)
+    {
+        const double just = 3;
+        return speech.Counts.Any(r => r is { Step: 1 } && speech.At(r.Token) < at - just && speech.At(r.LastToken) > at);
     }
 }

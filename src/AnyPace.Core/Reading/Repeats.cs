@@ -32,6 +32,7 @@ internal static partial class Repeats
     {
         const double reach = 90;
         const double justNamed = 8;
+        const double justAnnounced = 30;
         const double runReach = 600;
         const double sameBreath = 8;
         var added = new List<Mention>();
@@ -81,6 +82,12 @@ internal static partial class Repeats
                 continue;
             }
 
+            // "Fire hydrants, alternating sides, lift ... and the other one": both sides in turn.
+            if (Clocked.Between(mentions, mark.At - justAnnounced, mark.At).Any(m => m.Move.Id == last.Move.Id && !m.Weak && SideTurns.Alternate(speech, m)))
+            {
+                continue;
+            }
+
             // A move done on alternate sides is done one side at a time only where a side is named with it.
             if (last.Move.Sides == MoveSides.Alternating && !Clocked.Between(marks, last.At - 4, mark.At).Any(m => m.Kind is MarkKind.Left or MarkKind.Right && m.At < mark.At))
             {
@@ -88,7 +95,7 @@ internal static partial class Repeats
             }
 
             // "Swap", alone, after a move that uses both sides at once is the change to the next move.
-            if ((mark.Kind != MarkKind.SwitchSide || mark.Strength < 1) && last.Move.Sides == MoveSides.Both)
+            if ((mark.Kind != MarkKind.SwitchSide || mark.Strength < 1 || last.Move.IsStretch) && last.Move.Sides == MoveSides.Both)
             {
                 continue;
             }

@@ -40,7 +40,7 @@ internal static partial class RoleReader
         }
 
         var next = before.Holds(NextUp());
-        if ((!next && clause.Holds(Alternative()) && !clause.Holds(Tag()) && !(described && IfYouCan().IsMatch(before.Text))) || (!described && ((AlternativeAfter().IsMatch(after.Text) && !before.Holds(ThisIs())) || (before.Holds(If()) && InsteadAfter().IsMatch(after.Text)))))
+        if ((!next && clause.Holds(Alternative()) && !clause.Holds(Tag()) && !(described && IfYouCan().IsMatch(before.Text))) || (!described && ((AlternativeAfter().IsMatch(after.Text) && !before.Holds(ThisIs()) && !before.Holds(NowA())) || (before.Holds(If()) && InsteadAfter().IsMatch(after.Text)))))
         {
             return Role.Alternative;
         }
@@ -90,6 +90,12 @@ internal static partial class RoleReader
     {
         for (var t = token - 1; t >= Math.Max(1, token - words); t--)
         {
+            // "Take a sip if you want to, round three, swings."
+            if (speech.Tokens[t].Number is not null && speech.Tokens[t - 1].Text is "round" or "set" && (t < 2 || speech.Tokens[t - 2].Text is not ("for" or "of" or "in" or "until" or "the" or "your")))
+            {
+                return t - (token - words) + 1;
+            }
+
             if (speech.Tokens[t].Text is "okay" or "alright"
                 && speech.Tokens[t - 1].Text is not ("is" or "it's" or "that's" or "that" or "not" or "be" or "you're" or "are" or "feels" or "totally" or "perfectly" or "absolutely" or "also" or "an" or "still" or "just" or "isn't" or "if" or "so" or "because" or "more" or "okay" or "me" or "too")
                 && (t + 1 == token || speech.Tokens[t + 1].Text is not ("to" or "if" or "for" or "with" or "not" or "or")))
@@ -102,7 +108,7 @@ internal static partial class RoleReader
     }
 
     /// <summary>"Press-ups, one, two": whatever is said next, it is done.</summary>
-    [GeneratedRegex(@"^1( and)? 2\b(?! (rounds?|sets?|times|more|minutes?|seconds?)\b)", Options)]
+    [GeneratedRegex(@"^((and|go|ready|let's go) )*1( and)? 2\b(?! (rounds?|sets?|times|more|minutes?|seconds?)\b)", Options)]
     private static partial Regex Counted();
 
     private const int JustDoWithin = 16;
@@ -191,6 +197,13 @@ internal static partial class RoleReader
 
     /// <summary>True right after "we call that a": the name is meant to the letter.</summary>
     public static bool IsCalled(Speech speech, int token) => CalledA().IsMatch(speech.Before(token, 5));
+
+    /// <summary>True where "roll up" is how to get up: "roll up and take your rest".</summary>
+    public static bool GetsUp(Speech speech, int token, int length) =>
+        length > 1 && speech.Tokens[token + length - 1].Text == "up" && UpToRest().IsMatch(speech.After(token + length, 3));
+
+    [GeneratedRegex(@"^(and|to|then) (take|have|grab|get|stand|rest|shake|catch|find|drink)\b", Options)]
+    private static partial Regex UpToRest();
 
     /// <summary>True where everyday words are meant as a name: "we're going to do the roll up".</summary>
     public static bool IsNamed(Speech speech, int token) => DoTheNamed().IsMatch(speech.Before(token, 5));
@@ -303,7 +316,7 @@ internal static partial class RoleReader
     [GeneratedRegex(@"\b(not|isn't|isnt|don't let (the|your) (\w+ )?\w+$|don't (?!forget|stop)\w+|don't|doesn't|never|no|without|avoid|rather than|instead of|in place of|(swap|swapping|replace|replacing) (out )?|unlike|skip the|forget (about )?the|ain't|turns? (it |this |that )?into|becom(es|ing)|people (do|doing)|supposed to be)( (a|an|the|your|any|doing|just|really|it|into|to|another|more|usual|normal|regular|become|turn|this|going|be|big|proper|full|deep|high|kind|of|let|that|quite))*$", Options)]
     private static partial Regex Negative();
 
-    [GeneratedRegex(@"^(isn't|is not|aren't|are not|won't be|not (in|today|on|this time)|don't do that|is (wrong|a no no)|we don't want)\b", Options)]
+    [GeneratedRegex(@"^(on the (floor|ground|mat) )?(isn't|is not|aren't|are not|won't be|not (in|today|on|this time)|don't do that|is (wrong|a no no)|we don't want)\b", Options)]
     private static partial Regex NegativeAfter();
 
     [GeneratedRegex(@"\b(not (just|only)|no (problem|worries|rest|break|stopping)|why not)\b[^.]*$", Options)]
@@ -339,6 +352,10 @@ internal static partial class RoleReader
     /// <summary>"Take the band off if you like": said after what may be done, it is not of the next name.</summary>
     [GeneratedRegex(@"\b(\w+ ){3,}if (you (like|need|fancy|can|need to|like to|want to)( (slowly|gently|then|now|so|okay|next))*|(you|your|the|it|that)( [\w']+){1,5} and( (now|then))?)$|\bif you have any questions\b|(?<=\b\w+ \w+ \w+ )(?<!\b(and|or|but|so|then) )if you (need|like|want|fancy|prefer) (it|1|that|them|support|help)( [\w']+){0,6}$", Options)]
     private static partial Regex Tag();
+
+    /// <summary>"And now a grapevine if you fancy it": that is what comes, for whoever wants it.</summary>
+    [GeneratedRegex(@"\b(and|so|okay|right|alright|then) (now|then|next)( (a|the|some|for (a|the|some)|into (a|the)))?$", Options)]
+    private static partial Regex NowA();
 
     [GeneratedRegex(@"^(?!(step|take|drop|do|just|keep|hold|use|go|you|we|walk|bend|slow|make|modify|no|low|come|stay) )((?!knees?\b|hands?\b)[\w']+ ){0,2}(instead|(?<!\b(as|because|cause|since|even|and|so|but) )if (you(?!'re (new|just|joining|following|watching)\b)(?! (need( to)?( take)? (a|some) (quick |little |short )?(break|rest|breather|water|pause|moment|minute|second)|feel (dizzy|faint|sick|any|pain|anything)|get (tired|dizzy|lost|stuck)|miss|missed|can (see|hear)|lose|lost|watch|think|know|ask|were|just|follow|join))|that|it|this)|is (also )?(fine|an option|a great option|okay|ok|perfect|good too)|(as )?(an )?option|works too|for (a )?beginners|as well if)\b", Options)]
     private static partial Regex AlternativeAfter();

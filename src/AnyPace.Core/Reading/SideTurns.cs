@@ -1,9 +1,10 @@
+using System.Text.RegularExpressions;
 using AnyPace.Core.Lexicon;
 
 namespace AnyPace.Core.Reading;
 
 /// <summary>Where the side that is named changes: "right leg ... and left leg". Both sides in one breath ("right ankle over left knee") are no change.</summary>
-internal static class SideTurns
+internal static partial class SideTurns
 {
     /// <summary>Words between two sides that belong to one instruction.</summary>
     private const int OneInstruction = 7;
@@ -17,6 +18,18 @@ internal static class SideTurns
     /// <summary>True for "other way" after a circle: the same leg draws it.</summary>
     public static bool IsOtherDirection(Mark mark, Move move) =>
         mark is { Kind: MarkKind.SwitchSide, Strength: < 0.5 } && move.Name.Split(' ', '-').Any(w => w is "circle" or "circles" or "roll" or "Halo" or "rotation");
+
+    /// <summary>True where a move is said to be done on both sides in turn.</summary>
+    public static bool Alternate(Speech speech, Mention mention) => Alternating().IsMatch(speech.Around(mention.Token, 4, 10));
+
+    /// <summary>"Come back to the middle and other side", "and down, other side": one repetition each.</summary>
+    public static bool IsInTurn(Speech speech, Mark mark) => BetweenRepetitions().IsMatch(speech.Before(mark.Token, 6));
+
+    [GeneratedRegex(@"\b((to|through) the (middle|centre|center)|(go|push|come) back|(and|lower|put it) down)( and| then| now)*$", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex BetweenRepetitions();
+
+    [GeneratedRegex(@"\b(alternat\w*|each leg in turn|left right|right left|side to side|1 then the other)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex Alternating();
 
     /// <summary>The marks at which the side changes, in time order.</summary>
     public static IReadOnlyList<Mark> Find(IReadOnlyList<Mark> marks)

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Globalization;
 using System.Text.RegularExpressions;
 using AnyPace.Core.Lexicon;
 using AnyPace.Core.Sessions;
@@ -34,6 +35,10 @@ internal static partial class StructureReader
             type, of ?? span, on, off, rounds, dose.Sets, dose.MovesPerRound,
             dose.RoundRestSeconds is { } b ? new Seconds(b) : null, dose.Timed && type != StructureType.RepSets ? null : reps, measured, measured ? [] : aloud is { Said: var heard } && type == StructureType.RepSets ? [.. dose.Evidence, heard] : [.. dose.Evidence]);
 
+        // What is said with a later beat is of its block alone.
+        Structure OfBlock(SaidBeat beat, Structure block) =>
+            beat.At > dose.Beats[0].At && RoundsAt(speech, beat.At) is { } own ? block with { Rounds = CountRange.Of(own), MovesPerRound = null } : block;
+
         var held = Share(main, b => lexicon[b.MoveId].SecondsPerRep >= HoldFrom && !lexicon[b.MoveId].IsStretch);
         var stretched = Share(main, b => lexicon[b.MoveId].IsStretch);
         if (dose.Timed && !(dose is { Sets: >= 2, Reps: not null, RestSeconds: null }))
@@ -42,18 +47,18 @@ internal static partial class StructureReader
             return
             [
                 .. dose.Sets >= 2 && !few ? [Make(StructureType.RepSets, false)] : ImmutableArray<Structure>.Empty,
-                .. Blocks(dose.Beats, span).Select(b => Make(
+                .. Blocks(dose.Beats, span).Select(b => OfBlock(b.Beat, Make(
                     held + stretched >= Mostly ? StructureType.Hold
                     : dose.Ladder ? StructureType.Ladder
                     : b.Beat is { Work: 20, Rest: 10 } ? StructureType.Tabata
                     : StructureType.Intervals,
-                    false, b.Span, new Seconds(b.Beat.Work), b.Beat.Rest is { } rest ? new Seconds(rest) : null)),
+                    false, b.Span, new Seconds(b.Beat.Work), b.Beat.Rest is { } rest ? new Seconds(rest) : null))),
             ];
         }
 
         if (dose.Ladder)
         {
-            return [Make(StructureType.Ladder, false)];
+            return [LadderTop(speech) is { } top ? Make(StructureType.Ladder, false) with { Reps = CountRange.Of(top) } : Make(StructureType.Ladder, false)];
         }
 
         if (dose.Supersets)
@@ -63,14 +68,20 @@ internal static partial class StructureReader
             return [pairs with { Rounds = pairs.Rounds ?? (pairs.Sets is { } sets ? CountRange.Of(sets) : null), Sets = pairs.Sets ?? (pairs.Rounds is { } through && through.Low == through.High ? through.High : null) }];
         }
 
+        // "We do that three times each side", said in the middle of the work, is of one move, if nothing else gives a dose.
+        if (dose.Sets is null && few && !dose.AsMany && !dose.Evidence.Any(e => e.At < span.Start || RoundsNamed().IsMatch(e.Text)))
+        {
+            rounds = null;
+        }
+
         // Steps go by phrases that are built and repeated, barre work by pulses that are counted; nobody says how many of each.
-        if (dose.Sets is null && (dose.Rounds is null || few) && Share(main, b => IsStep(lexicon[b.MoveId])) >= Mostly && speech.Find(Phrases()).Count() >= FewestPhrases)
+        if (dose.Sets is null && (rounds is null || few) && Share(main, b => IsStep(lexicon[b.MoveId])) >= Mostly && speech.Find(Phrases()).Count() >= FewestPhrases)
         {
             return [Make(StructureType.Choreography, false)];
         }
 
         var counted = Share(main, b => IsBarre(lexicon[b.MoveId])) >= CountedFrom && speech.Find(Phrases()).Concat(speech.Find(Tallies())).Count() >= FewestTallies;
-        if (!few || dose.Sets is not null || dose.Rounds is not null || dose.AsMany || counted || aloud is { Reps: not Phrase } || main.Count(b => b.Reps is not null) * 2 > main.Count)
+        if (!few || dose.Sets is not null || rounds is not null || dose.AsMany || counted || aloud is { Reps: not Phrase } || main.Count(b => b.Reps is not null) * 2 > main.Count)
         {
             return [Make(StructureType.RepSets, false)];
         }
@@ -127,7 +138,7 @@ internal static partial class StructureReader
     }
 
     /// <summary>Seconds a repetition from which a move is a hold.</summary>
-    private const double HoldFrom = 20;
+    internal const double HoldFrom = 20;
 
     /// <summary>Share of the work from which it has a character.</summary>
     private const double Mostly = 0.5;
@@ -149,6 +160,29 @@ internal static partial class StructureReader
     private static double Share(IReadOnlyList<Bout> bouts, Func<Bout, bool> which) =>
         bouts.Where(which).Sum(b => b.Span.Length.Value) / bouts.Sum(b => b.Span.Length.Value);
 
+    /// <summary>The most repetitions of a ladder: "ten down to one", "from two up to twenty"; null where its ends are not said.</summary>
+    private static int? LadderTop(Speech speech)
+    {
+        const int least = 5;
+        var ends = LadderEnds().Match(speech.Text);
+        return ends.Success && Math.Max(Number("a"), Number("b")) is var top && top >= least ? top : null;
+
+        int Number(string name) => int.Parse(ends.Groups[name].Value, CultureInfo.InvariantCulture);
+    }
+
+    [GeneratedRegex(@"\b((?<a>[1-9]\d?)( all the way)?( down)? to (?<b>[123])|(?<a>[123])( all the way)?( up)? to (?<b>[1-9]\d?))\b(?! (seconds?|minutes?|more|times|rounds|sets|left))", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex LadderEnds();
+
+    /// <summary>The rounds that are said with a later beat: "twenty on, ten off, eight rounds"; null where none are.</summary>
+    private static int? RoundsAt(Speech speech, double at)
+    {
+        const int within = 14;
+        return BeatRounds().Match(speech.Around(Clocked.From(speech.Tokens, at, static t => t.At), 0, within)) is { Success: true } said ? int.Parse(said.Groups["n"].Value, CultureInfo.InvariantCulture) : null;
+    }
+
+    [GeneratedRegex(@"\b(?<n>[2-9]|1\d|20) (rounds|times)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex BeatRounds();
+
     /// <summary>Each said beat from where it is said, or from the start of the work, to where the next is said.</summary>
     private static IEnumerable<(SaidBeat Beat, Span Span)> Blocks(IReadOnlyList<SaidBeat> beats, Span work)
     {
@@ -162,6 +196,9 @@ internal static partial class StructureReader
             }
         }
     }
+
+    [GeneratedRegex(@"\b(rounds?|around|circuits?|laps?|once|repeats?|times through|through (it|this|that|the|them)|from the (top|start|beginning)|(the )?(whole|all of|full) (thing|lot|class|flow|sequence|set|that|it|of))\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex RoundsNamed();
 
     [GeneratedRegex(@"\G\b(5 6 7 8|8 counts?|counts? of 8|for 8\b|from the top|(lead with|other lead)|phrase|choreo\w*|on the beat|combination|routine|add on)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex Phrases();

@@ -43,13 +43,15 @@ internal static class TabataBlocks
 
     public static ImmutableArray<Bout> Fill(ImmutableArray<Bout> bouts, IReadOnlyList<Mark> marks, List<Mention> mentions, SaidDose dose, double end)
     {
-        if (dose.WorkSeconds is not Work || (dose.RestSeconds ?? (dose.Tabata ? Rest : 0)) != Rest)
+        if (dose.Beats.FirstOrDefault(b => b.Work == Work && (b.Rest ?? (dose.Tabata ? Rest : 0)) == Rest) is not { } beat)
         {
             return bouts;
         }
 
-        var free = 0.0;
-        foreach (var block in Blocks(marks, mentions, end))
+        // A finisher begins where it is told.
+        var told = beat == dose.Beats[0] ? 0 : beat.At;
+        var free = told;
+        foreach (var block in Blocks(marks, mentions, end).Where(b => b.Start >= told))
         {
             bouts = With(bouts, mentions, block, free);
             free = block.End;

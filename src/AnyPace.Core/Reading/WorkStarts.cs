@@ -25,7 +25,7 @@ internal static partial class WorkStarts
         var until = Math.Min(segment.End - LeastWork, segment.Start + LongestSetUp);
         for (var i = Clocked.From(speech.Tokens, segment.Start - just, static t => t.At); i < speech.Tokens.Count && speech.At(i) <= until; i++)
         {
-            if (IsFirst(speech, i))
+            if (IsFirst(speech, i, segment.Move.SecondsPerRep >= StructureReader.HoldFrom))
             {
                 var at = speech.At(i);
                 return at > segment.Start + ShortestSetUp && Named(segment, at) < UnderWayFrom && !Clocked.Between(marks, segment.Start + 1, at - 0.5).Any(IsUnderWay) ? at : null;
@@ -43,7 +43,8 @@ internal static partial class WorkStarts
 
     private static bool IsUnderWay(Mark mark) => mark is { Kind: MarkKind.Doing, Strength: >= 1 } or { Kind: MarkKind.Stop or MarkKind.SwitchSide or MarkKind.Again, Strength: >= 0.9 };
 
-    private static bool IsFirst(Speech speech, int token) => CountsOn(speech, token) || First().IsMatch(speech.Next(token, Opens));
+    /// <param name="held">True for what is held: there breaths and seconds are counted, of which the first is not its start.</param>
+    private static bool IsFirst(Speech speech, int token, bool held) => (!held && CountsOn(speech, token)) || First().IsMatch(speech.Next(token, Opens));
 
     /// <summary>The words in which a first repetition is called.</summary>
     private const int Opens = 6;

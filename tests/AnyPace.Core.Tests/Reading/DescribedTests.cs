@@ -72,5 +72,5 @@ public sealed class DescribedTests
 
     [Fact]
     public void Shoulder_blades_are_squeezed_in_every_row() =>
-        Assert.Equal("bent-over-row", Moves("[0:00] hello let's get started", "[0:10] bent over rows here we go", "[1:04] squeeze your shoulder blades like there's a pencil between them", "[1:20] keep going"));
+        Assert.Equal("bent-over-row", Moves("[0:00] hello let's get started", "[0:10] bent over rows here we go", "[0:40] pull and squeeze your shoulder blades as you row like there's a pencil between them", "[1:20] keep going"));
 }
