@@ -18,6 +18,9 @@ internal static class Make
     /// <summary>Captions from lines such as "[0:05] and squats".</summary>
     public static CaptionFile Captions(params string[] lines) => CaptionReader.Read(string.Join('\n', lines));
 
+    /// <summary>The marks in such lines.</summary>
+    public static IReadOnlyList<Mark> Marks(params string[] lines) => MarkFinder.Find(new Speech(Captions(lines).Cues));
+
     public static Timeline Read(params string[] lines) => new CaptionReading(Lexicon).Read(Captions(lines));
 
     /// <summary>A class from what is said when, in whichever order.</summary>

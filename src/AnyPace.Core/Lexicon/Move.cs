@@ -90,6 +90,12 @@ public sealed record Move(
 
     public bool IsStretch => Pattern == "stretch";
 
+    /// <summary>Seconds a repetition from which a move is a hold: the lexicon gives holds 20 s and more, repetitions 15 s at the most.</summary>
+    private const double HeldFrom = 20;
+
+    /// <summary>True for what is held, stretches among it, where a repetition is the length of a hold.</summary>
+    public bool IsHeld => SecondsPerRep >= HeldFrom;
+
     /// <summary>Breathing, which is told with every other move too.</summary>
     public bool IsBreathing => Pattern == "breathing";
 

@@ -272,7 +272,7 @@ public static class Measure
     public static bool Has(PacedBout bout, string strain) => strain switch
     {
         "getting to the floor" => bout.Move.Positions.Any(Vocabulary.IsFloor),
-        "long holds" => bout.Move.SecondsPerRep >= 20 && !bout.Move.IsStretch && bout.Bout.Span.Length.Value >= 20,
+        "long holds" => bout.Move is { IsHeld: true, IsStretch: false } && bout.Bout.Span.Length.Value >= 20,
         _ => bout.Move.Strains.Contains(strain),
     };
 }

@@ -128,9 +128,7 @@ internal static partial class BoutBuilder
             switches.Add(named);
         }
 
-        // Alternating moves are done one side at a time only where the coach says so.
-        if (segment.Move.Sides == MoveSides.Both || (segment.Move.Sides == MoveSides.Each && segment.Mentions.Any(m => !m.Weak && SideTurns.Alternate(speech, m)))
-            || (segment.Move.Sides == MoveSides.Alternating && (switches.Count != 1 || !IsHalfWay(segment, switches[0]) || segment.Mentions.Any(m => SideTurns.Alternate(speech, m)))))
+        if (IsWhole(speech, segment, switches))
         {
             yield return (segment.Start, segment.End, Side.Both);
             yield break;
@@ -174,6 +172,14 @@ internal static partial class BoutBuilder
         yield return (start, segment.End, side);
     }
 
+    /// <summary>True where both sides are done together or in turn; alternating moves are done one side at a time only where the coach says so.</summary>
+    private static bool IsWhole(Speech speech, Segment segment, List<double> switches) => segment.Move.Sides switch
+    {
+        MoveSides.Each => segment.Mentions.Any(m => !m.Weak && SideTurns.Alternate(speech, m)),
+        MoveSides.Alternating => switches.Count != 1 || !IsHalfWay(segment, switches[0]) || segment.Mentions.Any(m => SideTurns.Alternate(speech, m)),
+        _ => segment.Move.Sides == MoveSides.Both,
+    };
+
     /// <summary>What is done on one side and then the other is about as long on both.</summary>
     private static bool IsHalfWay(Segment segment, double at)
     {
@@ -207,7 +213,6 @@ internal static partial class BoutBuilder
 
     [GeneratedRegex(@"\b(lie|lying|lay|laying|roll\w*|over|come|flip|turn)( \w+){0,3} (on|onto|to) (your |the )?(left|right)\b|\b(left|right) side down\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex LyingOn();
-
 
     private static CountRange? RepsSaid(Speech speech, Segment segment)
     {

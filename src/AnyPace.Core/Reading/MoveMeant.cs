@@ -73,16 +73,21 @@ internal static partial class MoveMeant
     {
         const double soon = 25;
         var changed = new Dictionary<string, Move>();
-        var inBothHands = mentions.Where(m => BothHands().IsMatch(speech.Around(m.Token, 3, OneHandedWithin))).Select(m => m.Move.Id).ToHashSet();
         foreach (var m in mentions.Where(m => m.Role is Role.Doing or Role.Announced && m.Move.Sides == MoveSides.Both && (!m.Weak || m.Length > 1 || m.Weight >= 0.5)))
         {
-            if (lexicon.Find("single-arm-" + m.Move.Id[(m.Move.Id.LastIndexOf('-') + 1)..]) is { } one && one.Easier == m.Move.Id && !inBothHands.Contains(m.Move.Id)
+            if (lexicon.Find("single-arm-" + m.Move.Id[(m.Move.Id.LastIndexOf('-') + 1)..]) is { } one && one.Easier == m.Move.Id
                 && (OneHanded().IsMatch(speech.Around(m.Token, 3, OneHandedWithin))
                     || (NextMove(mentions, m) is var until && Clocked.Between(marks, m.At - 1, Math.Min(until, m.At + soon)).Any(k => k.Kind is MarkKind.Left or MarkKind.Right)
                         && (Clocked.Between(marks, m.At + 3, Math.Min(until, m.At + 45)).Any(k => k.Kind == MarkKind.SwitchSide) || BothSides(marks, m.At, until)))))
             {
                 changed[m.Move.Id] = one;
             }
+        }
+
+        // What is held in both hands anywhere in the class is not one-armed.
+        foreach (var id in changed.Keys.Where(id => mentions.Exists(m => m.Move.Id == id && BothHands().IsMatch(speech.Around(m.Token, 3, OneHandedWithin)))).ToList())
+        {
+            changed.Remove(id);
         }
 
         for (var i = 0; i < mentions.Count; i++)
@@ -161,8 +166,8 @@ internal static partial class MoveMeant
             "russian-twist" when speech.Tokens[token].Text == "seated" && length == 2 && (OnChair().IsMatch(speech.Text) || LooksRound().IsMatch(Words(around, HeelsPlaced))) => lexicon["seated-twist"],
             "plank-ball-circle" when OfHips().IsMatch(Words(around, around)) => lexicon["hip-circle"],
             "chest-press" when BandBehind().IsMatch(Words(HeelsPlaced, HeelsPlaced)) => lexicon["standing-chest-press"],
-            "side-step" when AgainstBand().IsMatch(speech.After(token + length, around)) || (LoopedBand().IsMatch(speech.Text) && StaysLow().IsMatch(Words(around, HeelsPlaced))) => lexicon["banded-walk"],
-            "crab-walk" when LoopedBand().IsMatch(speech.Text) && !OnHands().IsMatch(Words(around, HeelsPlaced)) => lexicon["banded-walk"],
+            "side-step" when AgainstBand().IsMatch(speech.After(token + length, around)) || (StaysLow().IsMatch(Words(around, HeelsPlaced)) && LoopedBand().IsMatch(speech.Text)) => lexicon["banded-walk"],
+            "crab-walk" when !OnHands().IsMatch(Words(around, HeelsPlaced)) && LoopedBand().IsMatch(speech.Text) => lexicon["banded-walk"],
             "kick-front" when KicksBack().IsMatch(Words(0, around)) => lexicon["standing-kickback"],
             "chair-squat" when LikeAChair().IsMatch(Words(around, around)) => lexicon["squat"],
             _ => null,

@@ -85,7 +85,7 @@ internal static partial class RoleReader
         public bool Holds(Regex phrase) => Text.Length > 0 && Speech.MayBegin(phrase, From, To) && phrase.IsMatch(Text);
     }
 
-    /// <summary>How many of the words before a name are closed off by an "okay" or "alright" that opens a new sentence: "you can go and eat, okay, march".</summary>
+    /// <summary>How many of the words before a name are closed off by an "okay" or "alright" that opens a new sentence ("you can go and eat, okay, march"), or by the number of a round.</summary>
     private static int Closed(Speech speech, int token, int words)
     {
         for (var t = token - 1; t >= Math.Max(1, token - words); t--)

@@ -37,9 +37,9 @@ internal static partial class StructureReader
 
         // What is said with a later beat is of its block alone.
         Structure OfBlock(SaidBeat beat, Structure block) =>
-            beat.At > dose.Beats[0].At && RoundsAt(speech, beat.At) is { } own ? block with { Rounds = CountRange.Of(own), MovesPerRound = null } : block;
+            beat.At > dose.Beats[0].At && RoundsAt(speech, beat.At) is { } own ? block with { Rounds = own, MovesPerRound = null } : block;
 
-        var held = Share(main, b => lexicon[b.MoveId].SecondsPerRep >= HoldFrom && !lexicon[b.MoveId].IsStretch);
+        var held = Share(main, b => lexicon[b.MoveId] is { IsHeld: true, IsStretch: false });
         var stretched = Share(main, b => lexicon[b.MoveId].IsStretch);
         if (dose.Timed && !(dose is { Sets: >= 2, Reps: not null, RestSeconds: null }))
         {
@@ -58,7 +58,8 @@ internal static partial class StructureReader
 
         if (dose.Ladder)
         {
-            return [LadderTop(speech) is { } top ? Make(StructureType.Ladder, false) with { Reps = CountRange.Of(top) } : Make(StructureType.Ladder, false)];
+            var ladder = Make(StructureType.Ladder, false);
+            return [ladder with { Reps = LadderTop(speech) ?? ladder.Reps }];
         }
 
         if (dose.Supersets)
@@ -137,9 +138,6 @@ internal static partial class StructureReader
         return dose is { Timed: true, MovesPerRound: { } moves } && Math.Abs(done - moves) <= about * moves ? CountRange.Of(1) : null;
     }
 
-    /// <summary>Seconds a repetition from which a move is a hold.</summary>
-    internal const double HoldFrom = 20;
-
     /// <summary>Share of the work from which it has a character.</summary>
     private const double Mostly = 0.5;
 
@@ -161,11 +159,11 @@ internal static partial class StructureReader
         bouts.Where(which).Sum(b => b.Span.Length.Value) / bouts.Sum(b => b.Span.Length.Value);
 
     /// <summary>The most repetitions of a ladder: "ten down to one", "from two up to twenty"; null where its ends are not said.</summary>
-    private static int? LadderTop(Speech speech)
+    private static CountRange? LadderTop(Speech speech)
     {
         const int least = 5;
         var ends = LadderEnds().Match(speech.Text);
-        return ends.Success && Math.Max(Number("a"), Number("b")) is var top && top >= least ? top : null;
+        return ends.Success && Math.Max(Number("a"), Number("b")) is >= least and var top ? CountRange.Of(top) : null;
 
         int Number(string name) => int.Parse(ends.Groups[name].Value, CultureInfo.InvariantCulture);
     }
@@ -174,10 +172,11 @@ internal static partial class StructureReader
     private static partial Regex LadderEnds();
 
     /// <summary>The rounds that are said with a later beat: "twenty on, ten off, eight rounds"; null where none are.</summary>
-    private static int? RoundsAt(Speech speech, double at)
+    private static CountRange? RoundsAt(Speech speech, double at)
     {
         const int within = 14;
-        return BeatRounds().Match(speech.Around(Clocked.From(speech.Tokens, at, static t => t.At), 0, within)) is { Success: true } said ? int.Parse(said.Groups["n"].Value, CultureInfo.InvariantCulture) : null;
+        return BeatRounds().Match(speech.Around(Clocked.From(speech.Tokens, at, static t => t.At), 0, within)) is { Success: true } said
+            ? CountRange.Of(int.Parse(said.Groups["n"].Value, CultureInfo.InvariantCulture)) : null;
     }
 
     [GeneratedRegex(@"\b(?<n>[2-9]|1\d|20) (rounds|times)\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]

@@ -25,7 +25,7 @@ internal static partial class WorkStarts
         var until = Math.Min(segment.End - LeastWork, segment.Start + LongestSetUp);
         for (var i = Clocked.From(speech.Tokens, segment.Start - just, static t => t.At); i < speech.Tokens.Count && speech.At(i) <= until; i++)
         {
-            if (IsFirst(speech, i, segment.Move.SecondsPerRep >= StructureReader.HoldFrom))
+            if (IsFirst(speech, i, segment.Move.IsHeld))
             {
                 var at = speech.At(i);
                 return at > segment.Start + ShortestSetUp && Named(segment, at) < UnderWayFrom && !Clocked.Between(marks, segment.Start + 1, at - 0.5).Any(IsUnderWay) ? at : null;

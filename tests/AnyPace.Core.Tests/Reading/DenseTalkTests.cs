@@ -74,7 +74,7 @@ public sealed class DenseTalkTests
     [InlineData("that ought to give you a stretch down the front of the hip", false)]
     [InlineData("okay let's have a stretch", true)]
     public void A_stretch_that_is_felt_is_no_cool_down(string said, bool cools) =>
-        Assert.Equal(cools, MarkFinder.Find(new Speech(Make.Captions("[0:00] hello", $"[0:10] {said}", "[0:20] bye").Cues)).Any(m => m.Kind == MarkKind.CoolDown));
+        Assert.Equal(cools, Make.Marks("[0:00] hello", $"[0:10] {said}", "[0:20] bye").Any(m => m.Kind == MarkKind.CoolDown));
 
     [Theory]
     [InlineData("chest press with the band round your back push and back", "standing-chest-press")]

@@ -10,8 +10,6 @@ public sealed class InTurnTests
 
     private static List<Bout> Bouts(params string[] lines) => [.. Read(lines).Bouts];
 
-    private static IReadOnlyList<Mark> Marks(params string[] lines) => MarkFinder.Find(new Speech(Make.Captions(lines).Cues));
-
     private static List<CountRun> Counts(params string[] lines) => [.. CountRun.Find(new Speech(Make.Captions(lines).Cues))];
 
     private static bool Begins(Bout bout, string move, double at) => bout.MoveId == move && Math.Abs(bout.Span.Start.Value - at) < 6;
@@ -41,7 +39,7 @@ public sealed class InTurnTests
     [InlineData("come on up to sitting when you're ready", false)]
     [InlineData("dumbbells up when you're ready", true)]
     public void Who_gets_up_when_ready_begins_nothing(string said, bool starts) =>
-        Assert.Equal(starts, Marks("[0:00] hello child's pose", $"[0:20] {said}", "[0:40] well done").Any(m => m.Kind == MarkKind.Start && m.At > 15));
+        Assert.Equal(starts, Make.Marks("[0:00] hello child's pose", $"[0:20] {said}", "[0:40] well done").Any(m => m.Kind == MarkKind.Start && m.At > 15));
 
     [Theory]
     [InlineData("one two three don't let your back round four five six seven")]
@@ -59,14 +57,14 @@ public sealed class InTurnTests
     [InlineData("don't let your back round four five six", false)]
     [InlineData("round four let's go", true)]
     public void A_back_that_rounds_is_no_round(string said, bool round) =>
-        Assert.Equal(round, Marks("[0:00] rows one two three", $"[0:05] {said}", "[0:25] good").Any(m => m.Kind == MarkKind.Round));
+        Assert.Equal(round, Make.Marks("[0:00] rows one two three", $"[0:05] {said}", "[0:25] good").Any(m => m.Kind == MarkKind.Round));
 
     [Theory]
     [InlineData("you should feel that in the left hip", false)]
     [InlineData("stretch the front of the left hip", false)]
     [InlineData("left hip forward", true)]
     public void Where_it_is_felt_is_no_side_that_is_called(string said, bool called) =>
-        Assert.Equal(called, Marks("[0:00] hello", $"[0:05] {said}", "[0:25] good").Any(m => m.Kind == MarkKind.Left));
+        Assert.Equal(called, Make.Marks("[0:00] hello", $"[0:05] {said}", "[0:25] good").Any(m => m.Kind == MarkKind.Left));
 
     [Fact]
     public void Sides_in_turn_are_one_bout()

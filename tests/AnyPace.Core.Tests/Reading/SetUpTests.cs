@@ -8,31 +8,28 @@ public sealed class SetUpTests
 {
     private static List<Bout> Bouts(params string[] lines) => [.. Make.Read(lines).Bouts];
 
-    private static IReadOnlyList<Mark> Marks(params string[] lines) =>
-        MarkFinder.Find(new Speech(Make.Captions(lines).Cues));
-
     [Theory]
     [InlineData("take three seconds on the way down and stand up fast", false)]
     [InlineData("take four seconds to lower it", false)]
     [InlineData("take thirty seconds shake it off", true)]
     public void Seconds_taken_over_a_repetition_are_no_rest(string said, bool stops) =>
-        Assert.Equal(stops, Marks("[0:00] hello squats", $"[0:10] {said}", "[0:30] keep going").Any(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9, At: < 15 }));
+        Assert.Equal(stops, Make.Marks("[0:00] hello squats", $"[0:10] {said}", "[0:30] keep going").Any(m => m is { Kind: MarkKind.Stop, Strength: >= 0.9, At: < 15 }));
 
     [Theory]
     [InlineData("if your feet come together you get a free rest")]
     [InlineData("you haven't had any rest yet")]
     public void A_rest_that_is_only_spoken_of_stops_nothing(string said) =>
-        Assert.DoesNotContain(Marks("[0:00] hello squats", $"[0:10] {said}", "[0:30] keep going"), m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 });
+        Assert.DoesNotContain(Make.Marks("[0:00] hello squats", $"[0:10] {said}", "[0:30] keep going"), m => m is { Kind: MarkKind.Stop, Strength: >= 0.9 });
 
     [Theory]
     [InlineData("if you want to hold on to something go ahead", false)]
     [InlineData("lunges go ahead", true)]
     public void Leave_to_do_something_starts_nothing(string said, bool starts) =>
-        Assert.Equal(starts, Marks("[0:00] hello there", $"[0:10] {said}", "[0:30] keep it up").Any(m => m.Kind == MarkKind.Start && m.At > 9));
+        Assert.Equal(starts, Make.Marks("[0:00] hello there", $"[0:10] {said}", "[0:30] keep it up").Any(m => m.Kind == MarkKind.Start && m.At > 9));
 
     [Fact]
     public void A_countdown_after_which_one_steps_off_is_a_stop() =>
-        Assert.Contains(Marks("[0:00] curls", "[0:30] keep going three two one step off the band"), m => m is { Kind: MarkKind.Stop, Strength: 1 });
+        Assert.Contains(Make.Marks("[0:00] curls", "[0:30] keep going three two one step off the band"), m => m is { Kind: MarkKind.Stop, Strength: 1 });
 
     [Fact]
     public void Named_with_its_count_it_is_done_whatever_is_said_next() =>
