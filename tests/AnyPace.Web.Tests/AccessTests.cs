@@ -15,6 +15,7 @@ public sealed class AccessTests(Site site) : IClassFixture<Site>
     [InlineData("/studio/today")]
     [InlineData("/studio/take-in")]
     [InlineData("/studio/library")]
+    [InlineData("/studio/coverage")]
     [InlineData("/studio/calculator")]
     [InlineData("/studio/settings")]
     public async Task Strangers_are_sent_to_sign_in(string url)
@@ -28,6 +29,7 @@ public sealed class AccessTests(Site site) : IClassFixture<Site>
     [InlineData("/studio/today")]
     [InlineData("/studio/take-in")]
     [InlineData("/studio/library")]
+    [InlineData("/studio/coverage")]
     [InlineData("/studio/calculator")]
     [InlineData("/studio/settings")]
     [InlineData("/studio/desk/")]

@@ -40,6 +40,30 @@ public sealed class StudioTests(Site site) : IClassFixture<Site>
     }
 
     [Fact]
+    public async Task Coverage_says_what_to_record_next_and_its_numbers_open_in_Find()
+    {
+        var manager = await site.AsAsync("manager");
+        var coverage = await manager.GetAsync("/studio/coverage?aim=3");
+        Assert.NotEmpty(coverage.Page.QuerySelectorAll(".wanted > li"));
+        var cell = coverage.Page.QuerySelectorAll(".grid td a").First(a => a.TextContent != "0");
+        var found = await manager.GetAsync(cell.GetAttribute("href")!);
+        Assert.Contains(cell.TextContent, found.Page.QuerySelector("h1")!.TextContent, StringComparison.Ordinal);
+        Assert.StartsWith("/studio/calculator?Target=", coverage.Page.QuerySelector(".wanted .button")!.GetAttribute("href"), StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData("none")]
+    [InlineData("0")]
+    [InlineData("51")]
+    public async Task An_aim_that_is_no_number_says_so_and_the_usual_one_is_used(string aim)
+    {
+        var coverage = await (await site.AsAsync("manager")).GetAsync($"/studio/coverage?aim={aim}");
+        Assert.Contains($"\"{aim}\" is no number of sessions from 1 to 50", coverage.Text, StringComparison.Ordinal);
+        Assert.Equal(aim, coverage.Page.QuerySelector("#aim")!.GetAttribute("value"));
+        Assert.NotEmpty(coverage.Page.QuerySelectorAll(".wanted > li"));
+    }
+
+    [Fact]
     public async Task A_file_that_can_not_be_read_says_which_line_and_why_and_loses_nothing()
     {
         var manager = await site.AsAsync("manager");

@@ -3,7 +3,7 @@ import AxeBuilder from "@axe-core/playwright";
 import { expect, test } from "@playwright/test";
 import { signIn } from "./site.mjs";
 
-const studio = ["/studio/today", "/studio/take-in", "/studio/library", "desk", "/moves", "/moves/squat", "/studio/moves/new", "/studio/moves/squat/names", "/studio/calculator", "/studio/settings?Level=WholeClass"];
+const studio = ["/studio/today", "/studio/take-in", "/studio/library", "/studio/coverage", "desk", "/moves", "/moves/squat", "/studio/moves/new", "/studio/moves/squat/names", "/studio/calculator", "/studio/settings?Level=WholeClass"];
 const members = ["/find", "/find?impact=high&to=5", "/find?spare=knees&noise=quiet", "/for-me", "/profile", "/log", "log-add", "session", "compare", "/moves?q=lunge", "/moves/reverse-lunge"];
 
 async function urlOf(page, name) {

@@ -29,10 +29,6 @@ async function compareLink(page) {
   return `/compare?s=${ids[1]}&s=${ids[4]}&s=${ids[6]}`;
 }
 
-await as(null, desk, async (page, shot) => {
-  await page.goto("/account/sign-in");
-  await shot("sign-in");
-});
 await as("ines", desk, async (page, shot) => {
   await page.goto("/studio/today");
   await shot("today");
@@ -42,6 +38,8 @@ await as("ines", desk, async (page, shot) => {
   await shot("take-in");
   await page.goto("/studio/library");
   await shot("library");
+  await page.goto("/studio/coverage");
+  await shot("coverage");
   await page.goto("/studio/calculator");
   await shot("calculator");
   await page.goto("/studio/settings?Impact=Prevailing&Level=WholeClass");
