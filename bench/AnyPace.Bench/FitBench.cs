@@ -28,18 +28,26 @@ internal static class FitBench
             DefaultValueFactory = _ => ["tests/corpus/numbers.txt", "tests/corpus/openings.txt", "tests/AnyPace.Core.Tests/Reading/nodose.txt"],
             AllowMultipleArgumentsPerToken = true,
         };
+        var kit = new Option<string[]>("--kit")
+        {
+            Description = "Files of sentences with what they say of kit.",
+            DefaultValueFactory = _ => ["tests/corpus/kit.txt", "tests/AnyPace.Core.Tests/Reading/kit.txt"],
+            AllowMultipleArgumentsPerToken = true,
+        };
         var output = new Option<string>("--out") { Description = "The folder to write the tables to.", DefaultValueFactory = _ => "src/AnyPace.Core/Reading" };
         var lexicon = new Option<string>("--lexicon") { Description = "The folder to write what the lexicon learns to.", DefaultValueFactory = _ => "src/AnyPace.Core/Lexicon" };
-        var command = new Command("fit", "Weights of what speaks for a move that is named, for a remark and for the role of a number, from marked recordings and sentences. Those kept aside are left out. Moves are heard with the roles that the program was built with: if these change, build and run it again.") { folders, sentences, cares, numbers, output, lexicon };
-        command.SetAction(parse => Run(parse.GetValue(folders)!, parse.GetValue(sentences)!, parse.GetValue(cares)!, parse.GetValue(numbers)!, parse.GetValue(output)!, parse.GetValue(lexicon)!));
+        var command = new Command("fit", "Weights of what speaks for a move that is named, for a remark, for the role of a number and for the need of kit, from marked recordings and sentences. Those kept aside are left out. Moves are heard with the roles that the program was built with: if these change, build and run it again.") { folders, sentences, cares, numbers, kit, output, lexicon };
+        command.SetAction(parse => Run(parse.GetValue(folders)!, parse.GetValue(sentences)!, parse.GetValue(cares)!, parse.GetValue(numbers)!, parse.GetValue(kit)!, parse.GetValue(output)!, parse.GetValue(lexicon)!));
         return command;
     }
 
-    private static int Run(string[] folders, string[] sentences, string[] cares, string[] numbers, string output, string lexicon)
+    private static int Run(string[] folders, string[] sentences, string[] cares, string[] numbers, string[] kit, string output, string lexicon)
     {
         var recordings = MarkedRecording.Load(folders).FindAll(r => !r.Gold.KeptAside);
         var roles = NumberFit.Fit(NumberFit.Sentence.Parse(numbers.SelectMany(File.ReadLines)), [.. recordings.Select(r => new NumberFit.MarkedClass(r.Captions, r.Gold))]);
         Write("number-weights.csv", roles.Write(), roles.Weights.Count);
+        var needs = KitFit.Fit(KitFit.Sentence.Parse(kit.SelectMany(File.ReadLines)), [.. recordings.Select(r => new KitFit.MarkedClass(r.Captions, r.Gold))]);
+        Write("kit-weights.csv", needs.Write(), needs.Weights.Count);
         var classes = recordings.ConvertAll(r => new MentionFit.MarkedClass(r.Captions, r.Gold));
         var mentions = MentionFit.Fit(MentionFit.AllMentions(classes, MoveLexicon.Default));
         Write("mention-trees.csv", mentions.Write(MentionFit.Traits), mentions.Columns.Count());

@@ -74,7 +74,7 @@ internal static partial class KitItems
     [GeneratedRegex(@"\G\btowels?\b(?! (off|yourself))", Options)]
     private static partial Regex Towel();
 
-    [GeneratedRegex(@"\G\b(a|the|your|or|some|clear|free|bare|any|bit of) wall\b", Options)]
+    [GeneratedRegex(@"\G\b(a|the|your|or|some|clear|free|bare|spare|empty|nearest|any|this|that|no|(bit|piece|patch|stretch) of) wall\b", Options)]
     private static partial Regex Wall();
 
     [GeneratedRegex(@"\G\b(water bottles?|bottles of water|(?<drink>(some|your|my|(glass|drop|cup|bit|bottle) of) water|(got|have) water\b|(?<=\b(mat|towel) )water\b|water(?= (and (a )?)?(towel|mat)\b)|water (close|nearby|near by|beside you|handy|to hand|within reach))|bottles|tins|soup cans?|cans of \w+|cans)\b", Options)]
@@ -95,10 +95,10 @@ internal static partial class KitItems
     [GeneratedRegex(@"\G\b((a|your|the|real) (skipping|jump) rope|(skipping|jump) ropes? (at the ready|ready|out|in hand)\b|(skipping|jump) ropes?(?= (if|or)\b)|(skipping|jump) ropes\b|rope(?= in (both|your) hands)|(?<!under |under a |over )(a|your|the) rope)\b", Options)]
     private static partial Regex Rope();
 
-    [GeneratedRegex(@"\G\b(foam rollers?|(your|the|a) roller)\b", Options)]
+    [GeneratedRegex(@"\G\b(foam rollers?|(your|the|a) roller|roller(?= (at the ready|ready|out|under|down|underneath)\b))\b", Options)]
     private static partial Regex Roller();
 
-    [GeneratedRegex(@"\G\b((yoga|foam|cork) (blocks?|bricks?)|(?<=\b(a|the|your|2|one|each|another) )blocks?(?= (under|between|underneath|beneath|if you|on (its|the (tallest|lowest|flat))|by the|by your)\b)|(?<=\b(on|onto|to|under|squeeze) (a|the|your) )block\b(?! (of|number|1|2|3|work|workout))|(?<=\b(a|one) )block(?= or\b)|(?<=\b(have|grab|use|using|need|got|your|with) (a |1 |2 |some |your )?)blocks?\b(?! (of|workout|coming|left|to go|\d)))", Options)]
+    [GeneratedRegex(@"\G\b((yoga|foam|cork) (blocks?|bricks?)|(?<=\b(a|the|your|1|2|one|each|another) )blocks?(?= (under|between|underneath|beneath|if you|on (its|the (tallest|lowest|flat))|by the|by your)\b)|(?<=\b(on|onto|to|under|squeeze) (a|the|your) )block\b(?! (of|number|1|2|3|work|workout))|(?<=\b(a|one) )block(?= or\b)|(?<=\b(have|grab|use|using|need|got|your|with) (a |1 |2 |some |your )?)blocks?\b(?! (of|workout|coming|left|to go|\d)))", Options)]
     private static partial Regex Block();
 
     [GeneratedRegex(@"\G\b((?<!\bto )cushion|cushions|pillows?)\b", Options)]
@@ -107,19 +107,19 @@ internal static partial class KitItems
     [GeneratedRegex(@"\G\bsliders?\b", Options)]
     private static partial Regex Sliders();
 
-    [GeneratedRegex(@"\G\b((pilates|small|soft|squishy|inflatable) balls?|over ?balls?)\b", Options)]
+    [GeneratedRegex(@"\G\b((pilates|small|soft|squishy|inflatable) balls?|over ?balls?|(?<=\b(squeez(e|ing)|hug(ging)?|pulsing|press) (in |into )?(the|your|that) )ball\b(?! of)|ball(?= (between|behind) (the|your)\b))\b", Options)]
     private static partial Regex SmallBall();
 
     [GeneratedRegex(@"\G\b(medicine|med|slam|weighted) balls?\b", Options)]
     private static partial Regex MedicineBall();
 
-    [GeneratedRegex(@"\G\b((yoga |stretch(ing)? )straps?|(a|your|the) (long |soft )?strap|(a|your) (long |soft )?belt|straps?(?= or\b)|loop the (strap|belt))\b", Options)]
+    [GeneratedRegex(@"\G\b((yoga |stretch(ing)? )straps?|(a|your|the) (long |soft )?strap|(a|your) (long |soft )?belt|straps?(?= (or|around|round)\b)|loop the (strap|belt))\b", Options)]
     private static partial Regex Strap();
 
     [GeneratedRegex(@"\G\bblankets?\b", Options)]
     private static partial Regex Blanket();
 
-    [GeneratedRegex(@"\G\b(pilates|magic|toning) (ring|circle)\b", Options)]
+    [GeneratedRegex(@"\G\b((pilates|magic|toning) (ring|circle)|ring(?= between\b)|(?<=\b(squeeze|press|hug) (the|your) )ring)\b", Options)]
     private static partial Regex Ring();
 
     [GeneratedRegex(@"\G\b(broom ?(sticks?|handles?)|mop handle)\b", Options)]

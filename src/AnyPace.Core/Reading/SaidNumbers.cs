@@ -16,9 +16,6 @@ internal static class SaidNumbers
     /// <summary>Words looked at on either side.</summary>
     private const int Near = 7;
 
-    /// <summary>Of these, words whose place counts.</summary>
-    private const int Placed = 4;
-
     /// <summary>Words within which another number is looked for.</summary>
     private const int OtherNumber = 9;
 
@@ -118,28 +115,10 @@ internal static class SaidNumbers
 
         after.Add(End);
         before.Add(End);
-        foreach (var (words, side) in ((List<string>, string)[])[(after, ">"), (before, "<")])
+        foreach (var (words, side) in ((List<string>, char)[])[(after, '>'), (before, '<')])
         {
-            for (var k = 0; k < words.Count; k++)
-            {
-                var group = Group(words[k]);
-                traits.Add($"{kind}{side} {words[k]}");
-                traits.Add($"{kind}{side} {group}");
-                if (k >= Placed)
-                {
-                    continue;
-                }
-
-                traits.Add($"{kind}{side}{k} {words[k]}");
-                traits.Add($"{kind}{side}{k} {group}");
-                if (k + 1 < Math.Min(words.Count, Placed))
-                {
-                    traits.Add($"{kind}{side}{k} {words[k]} {words[k + 1]}");
-                    traits.Add($"{kind}{side}{k} {group} {Group(words[k + 1])}");
-                }
-            }
-
-            if (Other(speech, number, side == ">" ? 1 : -1, Parts) is { } other)
+            PlacedWords.Add(traits, kind, side, words, Group);
+            if (Other(speech, number, side == '>' ? 1 : -1, Parts) is { } other)
             {
                 traits.Add($"{kind}{side} {(other.IsTime ? "t" : "c")} number");
                 traits.Add($"{kind}{side} {(other.IsTime ? "t" : "c")} number {Math.Sign(other.Value - number.Value)}");
@@ -181,8 +160,7 @@ internal static class SaidNumbers
         _ => "#many",
     };
 
-    /// <summary>The group of a word, or the word itself where it is of none.</summary>
-    private static string Group(string word) => WordGroups.Numbers.Of(word) is [var group, ..] ? "#" + WordGroups.Numbers.Names[group] : word;
+    private static string Group(string word) => WordGroups.Numbers.NameOr(word);
 
     /// <summary>How large, roughly: up to which of these.</summary>
     private static string Size(SaidNumber number)

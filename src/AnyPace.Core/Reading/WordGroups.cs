@@ -15,6 +15,9 @@ internal sealed class WordGroups
     /// <summary>Those by which it is known what a number is for.</summary>
     public static readonly WordGroups Numbers = new(ReadingFiles.WordLists("number-words.yaml"));
 
+    /// <summary>Those by which it is known whether kit must be there.</summary>
+    public static readonly WordGroups Kit = new(ReadingFiles.WordLists("kit-words.yaml"));
+
     private readonly FrozenDictionary<string, int[]> _groups;
 
     private WordGroups(IEnumerable<KeyValuePair<string, string[]>> groups)
@@ -29,4 +32,7 @@ internal sealed class WordGroups
 
     /// <summary>The groups of a word as it is spoken, by their place in <see cref="Names"/>.</summary>
     public int[] Of(string word) => _groups.GetValueOrDefault(word, []);
+
+    /// <summary>The group of a word with # before it, or the word itself where it is of none.</summary>
+    public string NameOr(string word) => Of(word) is [var group, ..] ? "#" + Names[group] : word;
 }

@@ -20,9 +20,6 @@ public sealed class SaidTests
     }
 
     [Fact]
-    public void Kit_said_before_the_class() => AllRead("kit", KitTests.Before);
-
-    [Fact]
     public void Doses_said_before_the_class()
     {
         var wrong = new List<string>();

@@ -1,0 +1,60 @@
+using System.Collections.Frozen;
+using AnyPace.Core.Sessions;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>
+/// Tells by all the words about a piece of kit whether it must be there: for each need a logistic regression over marked sentences and over what is said in marked classes.
+/// It knows what nobody wrote a phrase for; the phrases of <see cref="KitReader"/> know what is sure.
+/// </summary>
+/// <remarks>The weights are in <c>kit-weights.csv</c>, one line a trait; <see cref="KitFit"/> makes them anew.</remarks>
+public sealed class KitJudge
+{
+    private static readonly Lazy<KitJudge> Shipped = new(() => new KitJudge(TraitWeights.Parse(ReadingFiles.Text("kit-weights.csv"))));
+
+    private readonly TraitWeights _table;
+    private readonly FrozenDictionary<string, int[]> _weights;
+
+    /// <exception cref="FormatException">Weights of other needs.</exception>
+    public KitJudge(TraitWeights table)
+    {
+        if (!table.Kinds.SequenceEqual(KitFit.Kinds))
+        {
+            throw new FormatException($"The weights of kit are of {string.Join(", ", table.Kinds)}, not of {string.Join(", ", KitFit.Kinds)}.");
+        }
+
+        _table = table;
+        _weights = table.Weights.ToFrozenDictionary(w => w.Trait, w => w.Weights);
+    }
+
+    public static KitJudge Default => Shipped.Value;
+
+    /// <summary>How likely a mention says each need, 0..1. The needs are judged one by one: shares need not add up to 1.</summary>
+    public readonly struct Judged(int[] odds)
+    {
+        public double Of(KitNeed need) => LogisticFit.Share(odds[(int)need] / 100.0);
+
+        /// <summary>The likeliest need.</summary>
+        public KitNeed Need { get; } = (KitNeed)Array.IndexOf(odds, odds.Max());
+
+        /// <summary>How likely it is that the item is not to be had at all, 0..1.</summary>
+        public double OfNone => 1 - Of(Need);
+    }
+
+    internal Judged Judge(HashSet<string> traits)
+    {
+        int[] sums = [.. _table.Base];
+        foreach (var trait in traits)
+        {
+            if (_weights.TryGetValue(trait, out var weights))
+            {
+                for (var k = 0; k < sums.Length; k++)
+                {
+                    sums[k] += weights[k];
+                }
+            }
+        }
+
+        return new Judged(sums);
+    }
+}
