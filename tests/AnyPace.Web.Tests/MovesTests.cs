@@ -1,4 +1,9 @@
 using System.Net;
+using AnyPace.Core.Captions;
+using AnyPace.Core.Lexicon;
+using AnyPace.Core.Reading;
+using AnyPace.Core.Sessions;
+using AnyPace.Data.Sessions;
 
 namespace AnyPace.Web.Tests;
 
@@ -110,6 +115,22 @@ public sealed class MovesTests(Site site) : IClassFixture<Site>
         Assert.DoesNotContain("towel", page.Text);
         Assert.Contains("Ferry leap", (await manager.GetAsync("/moves?q=leap+of+the+ferry")).Text);
         Assert.Equal(HttpStatusCode.NotFound, (await manager.GetAsync("/studio/moves/squat/change")).Status);
+    }
+
+    [Fact]
+    public async Task Read_again_on_the_desk_captions_know_a_name_that_was_added_since()
+    {
+        var manager = await site.AsAsync("manager");
+        var captions = CaptionReader.Read("[0:00] welcome everybody\n[0:20] first up squats here we go\n[1:00] and rest\n[1:20] next up otterslides three two one go\n[2:00] and rest well done");
+        var id = await site.Sessions.TakeInAsync(
+            new SessionFacts("Otters", "Ottoline Vane", new DateOnly(2026, 10, 1), 2), "otters.txt", CaptionWriter.WebVtt(captions.Cues), new CaptionReading(MoveLexicon.Default).Read(captions), null, CancellationToken.None);
+        var nothing = await manager.SubmitAsync(await manager.GetAsync($"/studio/desk/{id}"), "form[action*=ReadAgain]", []);
+        Assert.Contains("say nothing else", nothing.Text, StringComparison.Ordinal);
+        Assert.Equal(1, (await site.Sessions.FindAsync(id, CancellationToken.None))!.Newest);
+
+        await manager.SubmitAsync(await manager.GetAsync("/studio/moves/skater/names"), "form[action*=Add]", new() { ["Name"] = "otterslide" });
+        await manager.SubmitAsync(await manager.GetAsync($"/studio/desk/{id}"), "form[action*=ReadAgain]", []);
+        Assert.Contains((await site.Sessions.VersionAsync(id, 2, CancellationToken.None))!.Timeline.Bouts, b => b.MoveId == "skater" && b.Span.Start.Value > 70);
     }
 
     [Theory]

@@ -5,7 +5,7 @@ namespace AnyPace.Core.Sessions;
 /// <summary>A correction that can't be made; the message says what and why, for the person who typed it.</summary>
 public sealed class TimelineEditException(string field, string message) : Exception(message)
 {
-    /// <summary>Which part of the correction is at fault: move, start, end, reps, bout, edge, item, count, load, instead, remark, type, at, text.</summary>
+    /// <summary>Which part of the correction is at fault: move, start, end, reps, bout, edge, item, count, load, instead, remark, type, at, text, again.</summary>
     public string Field { get; } = field;
 }
 
@@ -46,6 +46,44 @@ public static class TimelineEdit
     {
         var bout = Find(timeline, boutId);
         return timeline with { Bouts = timeline.Bouts.Replace(bout, bout with { Confidence = 1 }) };
+    }
+
+    /// <summary>Puts the bouts of a new reading in place of those that nobody has confirmed, cut where they meet one that somebody has. Phases, kit and remarks stay, for nobody knows who put them there.</summary>
+    /// <exception cref="TimelineEditException">The reading proposes nothing else.</exception>
+    public static Timeline ReadAgain(Timeline timeline, Timeline reading)
+    {
+        ImmutableArray<Bout> kept = [.. timeline.Bouts.Where(b => b.Confidence == 1)];
+        var number = kept.Select(b => int.TryParse(b.Id.AsSpan(1), out var n) ? n : 0).DefaultIfEmpty(0).Max();
+        var read = reading.Bouts.Select(b => b with { Span = Beside(kept, b.Span) }).Where(b => b.Span.Length >= ShortestBout).Select(b => b with { Id = $"b{++number}" }).ToList();
+        var changed = WithBouts(timeline, [.. kept, .. read]);
+        static (string, Span, Side, CountRange?, double) Says(Bout bout) => (bout.MoveId, bout.Span, bout.Side, bout.Reps, bout.Confidence);
+        return changed.Bouts.Select(Says).SequenceEqual(timeline.Bouts.Select(Says))
+            ? throw new TimelineEditException("again", "Read again, the captions say nothing else.")
+            : changed;
+    }
+
+    /// <summary>What is left of a span between bouts that stay; nothing where one of them holds its middle.</summary>
+    private static Span Beside(ImmutableArray<Bout> kept, Span span)
+    {
+        var middle = (span.Start.Value + span.End.Value) / 2;
+        var (start, end) = (span.Start, span.End);
+        foreach (var bout in kept.Where(b => b.Span.Overlap(span).Value > 0))
+        {
+            if (bout.Span.End.Value < middle)
+            {
+                start = bout.Span.End > start ? bout.Span.End : start;
+            }
+            else if (bout.Span.Start.Value > middle)
+            {
+                end = bout.Span.Start < end ? bout.Span.Start : end;
+            }
+            else
+            {
+                return new Span(span.Start, span.Start);
+            }
+        }
+
+        return new Span(start, end);
     }
 
     /// <summary>Moves the edge between a phase and the one after it; both keep at least a second.</summary>

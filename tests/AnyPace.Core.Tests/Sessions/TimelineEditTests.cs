@@ -191,4 +191,34 @@ public sealed class TimelineEditTests
     [InlineData(RemarkKind.Caution, "knees", 20, "said", "at")]
     public void A_remark_that_can_not_stand_says_which_part(RemarkKind kind, string type, double at, string text, string field) =>
         Assert.Equal(field, Assert.Throws<TimelineEditException>(() => TimelineEdit.PutRemark(Talked, null, new Remark(kind, type, new Seconds(at), text))).Field);
+
+    private static Bout Proposed(string move, double start, double end) => Make.Bout(move, start, end) with { Confidence = 0.8 };
+
+    [Fact]
+    public void Read_again_confirmed_bouts_stay_and_the_others_are_those_of_the_reading()
+    {
+        var before = Make.Work(Make.Bout("squat", 100, 200), Proposed("plank", 220, 260), Proposed("march", 300, 340));
+        var reading = Make.Work(Proposed("sumo-squat", 60, 190), Proposed("push-up", 190, 260), Proposed("lunge", 300, 340));
+        var after = TimelineEdit.ReadAgain(before, reading);
+        Assert.Equal([("squat", 100, 200), ("push-up", 200, 260), ("lunge", 300, 340)], after.Bouts.Select(b => (b.MoveId, b.Span.Start.Value, b.Span.End.Value)));
+        Assert.Equal([1, 0.8, 0.8], after.Bouts.Select(b => b.Confidence));
+        Assert.Equal(3, after.Bouts.Select(b => b.Id).Distinct().Count());
+    }
+
+    [Fact]
+    public void Read_again_only_bouts_change()
+    {
+        var reading = Make.JumpingClass() with { Bouts = [Proposed("burpee", 300, 340)] };
+        var after = TimelineEdit.ReadAgain(Class with { Bouts = [Proposed("squat", 240, 600)] }, reading);
+        Assert.Equal(Class with { Bouts = [] }, after with { Bouts = [] });
+        Assert.Equal("burpee", Assert.Single(after.Bouts).MoveId);
+    }
+
+    [Fact]
+    public void Read_again_with_nothing_new_says_so()
+    {
+        var before = Make.Work(Make.Bout("squat", 100, 200), Proposed("plank", 220, 260));
+        var wrong = Assert.Throws<TimelineEditException>(() => TimelineEdit.ReadAgain(before, Make.Work(Proposed("plank", 220, 260))));
+        Assert.Equal("again", wrong.Field);
+    }
 }

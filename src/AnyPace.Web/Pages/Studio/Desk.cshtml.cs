@@ -59,7 +59,7 @@ public sealed record DeskView(
 
 /// <summary>The marking desk: confirm a score fast, correct what is wrong, publish.</summary>
 public sealed class DeskModel(
-    SessionStore sessions, DecisionStore decisions, ProfileStore profiles, MoveLexicon lexicon, MeasureSettings settings, Catalogue catalogue) : PageModel
+    SessionStore sessions, DecisionStore decisions, ProfileStore profiles, MoveLexicon lexicon, MeasureSettings settings, Catalogue catalogue, CaptionReading reading) : PageModel
 {
     private readonly Dictionary<string, string> _errors = [];
     private Clash? _clash;
@@ -202,6 +202,18 @@ public sealed class DeskModel(
         }
 
         return await ChangeAsync("Restore", new() { ["version"] = $"{version}" }, $"Restore version {version}", null, _ => (old.Timeline, null), stop);
+    }
+
+    /// <summary>With the moves and names that the studio has by now.</summary>
+    public async Task<IActionResult> OnPostReadAgainAsync(CancellationToken stop)
+    {
+        if (await sessions.FindAsync(Id, stop) is not { } session)
+        {
+            return NotFound();
+        }
+
+        var proposed = reading.Read(CaptionReader.Read(await sessions.CaptionsAsync(Id, stop)), new ReadingContext(session.Facts.Title, session.Facts.StatedMinutes));
+        return await ChangeAsync("ReadAgain", [], "Read the captions again", null, timeline => (TimelineEdit.ReadAgain(timeline, proposed), null), stop);
     }
 
     /// <summary>What was typed when the recording was taken in, put right. Members see it at once where the session is published.</summary>
