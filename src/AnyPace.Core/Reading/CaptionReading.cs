@@ -39,6 +39,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
         bouts = LaidSets.Fill(bouts, dose, lexicon, speech.End.Value);
         bouts = SilentRounds.Fill(bouts, speech, marks, mentions, heard.Hearing.Listened, dose, lexicon);
         bouts = TabataBlocks.Fill(bouts, marks, mentions, dose, speech.End.Value);
+        bouts = SecondSides.Part(bouts, speech, marks, lexicon);
         var kind = KindOf(speech, marks, bouts, dose);
         var phases = PhaseFinder.Find(speech, marks, bouts, lexicon, kind);
         var (judgedRemarks, care) = (RemarkField.Beside.Judge.Judge(speech), RemarkField.Care.Judge.Judge(speech));

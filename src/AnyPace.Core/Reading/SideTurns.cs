@@ -20,7 +20,10 @@ internal static partial class SideTurns
         mark is { Kind: MarkKind.SwitchSide, Strength: < 0.5 } && move.Name.Split(' ', '-').Any(w => w is "circle" or "circles" or "roll" or "Halo" or "rotation");
 
     /// <summary>True where a move is said to be done on both sides in turn.</summary>
-    public static bool Alternate(Speech speech, Mention mention) => Alternating().IsMatch(speech.Around(mention.Token, 4, 10));
+    public static bool Alternate(Speech speech, Mention mention) => Alternate(speech.Around(mention.Token, 4, 10));
+
+    /// <summary>The same of some words.</summary>
+    public static bool Alternate(string words) => Alternating().IsMatch(words);
 
     /// <summary>"Come back to the middle and other side", "and down, other side": one repetition each.</summary>
     public static bool IsInTurn(Speech speech, Mark mark) => BetweenRepetitions().IsMatch(speech.Before(mark.Token, 6));

@@ -1,0 +1,100 @@
+using System.Collections.Immutable;
+using System.Text.RegularExpressions;
+using AnyPace.Core.Lexicon;
+using AnyPace.Core.Sessions;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>
+/// Parts what is done on one side and then on the other, wherever a bout came from: later rounds and sets that nobody names are laid out whole, and a stretch is held for a few
+/// seconds only on each side.
+/// </summary>
+internal static partial class SecondSides
+{
+    /// <summary>How sure a call of the other side has to be. Ours: "the other one" is as sure as that, "other way" is not.</summary>
+    private const double Sure = 0.9;
+
+    /// <summary>Seconds a side is held at least. Ours: a breath or two of a stretch.</summary>
+    private const double HeldLeast = 4;
+
+    /// <summary>Seconds a side is worked at least. Ours: three slow repetitions.</summary>
+    private const double WorkedLeast = 6;
+
+    /// <summary>Words between two sides that belong to one instruction, however slowly it is said: "right hand to the floor, left arm over".</summary>
+    private const int OneInstruction = 7;
+
+    /// <summary>Seconds by which the border between two sides that were laid out moves to where the change is called.</summary>
+    private const double Moves = 10;
+
+    /// <summary>Words looked at.</summary>
+    private const int Words = 4;
+
+    public static ImmutableArray<Bout> Part(ImmutableArray<Bout> bouts, Speech speech, IReadOnlyList<Mark> marks, MoveLexicon lexicon)
+    {
+        var turns = SideTurns.Find(marks);
+        var parted = new List<Bout>();
+        foreach (var bout in bouts)
+        {
+            var rest = bout;
+            while (lexicon[bout.MoveId] is { Sides: MoveSides.Each } move && TurnIn(rest, move, speech, marks, turns) is { } turn)
+            {
+                var at = new Seconds(Math.Round(turn.At, 1));
+                if (parted is [.., var first] && IsOtherSide(first, rest) && turn.At - rest.Span.Start.Value < Moves && (turn.To ?? rest.Side) == rest.Side)
+                {
+                    parted[^1] = first with { Span = new Span(first.Span.Start, at) };
+                    rest = rest with { Span = new Span(at, rest.Span.End) };
+                    continue;
+                }
+
+                var second = turn.To ?? Opposite(rest.Side);
+                parted.Add(rest with { Span = new Span(rest.Span.Start, at), Side = Opposite(second) });
+                rest = rest with { Span = new Span(at, rest.Span.End), Side = second, Reps = null };
+            }
+
+            parted.Add(rest);
+        }
+
+        return [.. parted.Select((b, i) => b with { Id = $"b{i + 1}" })];
+    }
+
+    /// <summary>True for two sides of one move, one right after the other.</summary>
+    private static bool IsOtherSide(Bout first, Bout second) =>
+        first.MoveId == second.MoveId && first.Side != Side.Both && second.Side == Opposite(first.Side) && (second.Span.Start - first.Span.End).Value < 1;
+
+    private static bool IsOfOneInstruction(Mark mark, IReadOnlyList<Mark> marks) =>
+        marks.Any(m => m.Kind is MarkKind.Left or MarkKind.Right && m.Kind != mark.Kind && m.Token < mark.Token && mark.Token - m.Token <= OneInstruction);
+
+    /// <summary>The first change of sides far enough from both ends of a bout, with the side it is to where that is said.</summary>
+    private static (double At, Side? To)? TurnIn(Bout bout, Move move, Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Mark> turns)
+    {
+        if (bout.Side == Side.Both && bout.Evidence.Any(e => SideTurns.Alternate(e.Text)))
+        {
+            return null;
+        }
+
+        var least = move.IsStretch ? HeldLeast : WorkedLeast;
+        var (from, to) = (bout.Span.Start.Value + least, bout.Span.End.Value - least);
+        var called = Clocked.Between(marks, from, to).Where(m => m.Kind == MarkKind.SwitchSide && m.Strength >= Sure && !SideTurns.IsOtherDirection(m, move)).Select(m => (m.At, To: (Side?)null));
+        var named = Clocked.Between(turns, from, to).Where(m => !IsOfOneInstruction(m, marks)).Select(m => (m.At, To: (Side?)(m.Kind == MarkKind.Left ? Side.Left : Side.Right))).Where(m => m.To != bout.Side);
+        return called.Concat(named).Concat(ToldIn(speech, from, to)).OrderBy(m => m.At).Select(m => ((double, Side?)?)m).FirstOrDefault();
+    }
+
+    /// <summary>In the midst of a one-sided move fewer words tell that the other side comes.</summary>
+    private static IEnumerable<(double At, Side? To)> ToldIn(Speech speech, double from, double to)
+    {
+        for (var t = Clocked.From(speech.Tokens, from, static w => w.At); t < speech.Tokens.Count && speech.At(t) < to; t++)
+        {
+            if (speech.Tokens[t].Text is "change" or "swap" or "switch" or "and" or "then" or "now" or "let" or "t'other" && Told().IsMatch(speech.Around(t, 0, Words)) && !SideChanges.IsNotYet(speech, t))
+            {
+                yield return (speech.At(t), null);
+            }
+        }
+    }
+
+    /// <summary>"Change and one", "and the other calf", "swap, other heel", "let the other ear come down".</summary>
+    [GeneratedRegex(@"^((change|swap|switch)( (and|over|now))* (1|go|other|same|the other)\b|(and|then|now) (do |on )?(the |your |t )?other (1|side|calf|hamstring|glute|quad|hip|ear|heel|knee|leg|arm|shoulder)\b|t'other\b|let the other (ear|side|arm|leg|knee)\b|(switch|swap|change) (knees|elbows|hips|ankles|heels)\b)", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private static partial Regex Told();
+
+    /// <summary>Of no side named, the left one is the second: right first is our reading order.</summary>
+    private static Side Opposite(Side side) => side == Side.Left ? Side.Right : Side.Left;
+}
