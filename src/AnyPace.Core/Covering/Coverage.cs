@@ -84,7 +84,7 @@ public sealed record Coverage(
             focus,
             kit,
             List("Structure", Each(Facet.StructureType)),
-            List("For who needs", [.. Each(Facet.Without), (Facet.NoiseMade, "quiet"), (Facet.Space, "mat"), (Facet.Ear, "yes"), .. Each(Facet.Whole)]),
+            List("For members who need", [.. Each(Facet.Without), (Facet.NoiseMade, "quiet"), (Facet.Space, "mat"), (Facet.Ear, "yes"), .. Each(Facet.Whole)]),
             List("Spares, 20 s at most", Each(Facet.Strains)),
         ];
         return new Coverage(

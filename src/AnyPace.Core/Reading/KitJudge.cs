@@ -1,4 +1,3 @@
-using System.Collections.Frozen;
 using AnyPace.Core.Sessions;
 
 namespace AnyPace.Core.Reading;
@@ -12,20 +11,10 @@ public sealed class KitJudge
 {
     private static readonly Lazy<KitJudge> Shipped = new(() => new KitJudge(TraitWeights.Parse(ReadingFiles.Text("kit-weights.csv"))));
 
-    private readonly TraitWeights _table;
-    private readonly FrozenDictionary<string, int[]> _weights;
+    private readonly TraitSums _sums;
 
     /// <exception cref="FormatException">Weights of other needs.</exception>
-    public KitJudge(TraitWeights table)
-    {
-        if (!table.Kinds.SequenceEqual(KitFit.Kinds))
-        {
-            throw new FormatException($"The weights of kit are of {string.Join(", ", table.Kinds)}, not of {string.Join(", ", KitFit.Kinds)}.");
-        }
-
-        _table = table;
-        _weights = table.Weights.ToFrozenDictionary(w => w.Trait, w => w.Weights);
-    }
+    public KitJudge(TraitWeights table) => _sums = new TraitSums(table, KitFit.Kinds, "kit");
 
     public static KitJudge Default => Shipped.Value;
 
@@ -41,20 +30,5 @@ public sealed class KitJudge
         public double OfNone => 1 - Of(Need);
     }
 
-    internal Judged Judge(HashSet<string> traits)
-    {
-        int[] sums = [.. _table.Base];
-        foreach (var trait in traits)
-        {
-            if (_weights.TryGetValue(trait, out var weights))
-            {
-                for (var k = 0; k < sums.Length; k++)
-                {
-                    sums[k] += weights[k];
-                }
-            }
-        }
-
-        return new Judged(sums);
-    }
+    internal Judged Judge(HashSet<string> traits) => new(_sums.Of(traits));
 }

@@ -1,5 +1,3 @@
-using System.Collections.Frozen;
-
 namespace AnyPace.Core.Reading;
 
 /// <summary>What a number in speech is for.</summary>
@@ -25,19 +23,9 @@ public sealed class NumberJudge
 {
     private static readonly Lazy<NumberJudge> Shipped = new(() => new NumberJudge(TraitWeights.Parse(ReadingFiles.Text("number-weights.csv"))));
 
-    private readonly TraitWeights _table;
-    private readonly FrozenDictionary<string, int[]> _weights;
+    private readonly TraitSums _sums;
 
-    public NumberJudge(TraitWeights table)
-    {
-        if (!table.Kinds.SequenceEqual(NumberFit.Kinds))
-        {
-            throw new FormatException($"The weights of numbers are of {string.Join(", ", table.Kinds)}, not of {string.Join(", ", NumberFit.Kinds)}.");
-        }
-
-        _table = table;
-        _weights = table.Weights.ToFrozenDictionary(w => w.Trait, w => w.Weights);
-    }
+    public NumberJudge(TraitWeights table) => _sums = new TraitSums(table, NumberFit.Kinds, "numbers");
 
     public static NumberJudge Default => Shipped.Value;
 
@@ -58,20 +46,5 @@ public sealed class NumberJudge
     /// <summary>Every number with its likeliest role.</summary>
     public IReadOnlyList<Judged> Judge(Speech speech) => [.. SaidNumbers.Find(speech).Select(n => Judge(n, SaidNumbers.Traits(speech, n)))];
 
-    internal Judged Judge(SaidNumber number, HashSet<string> traits)
-    {
-        int[] sums = [.. _table.Base];
-        foreach (var trait in traits)
-        {
-            if (_weights.TryGetValue(trait, out var weights))
-            {
-                for (var k = 0; k < sums.Length; k++)
-                {
-                    sums[k] += weights[k];
-                }
-            }
-        }
-
-        return new Judged(number, sums);
-    }
+    internal Judged Judge(SaidNumber number, HashSet<string> traits) => new(number, _sums.Of(traits));
 }

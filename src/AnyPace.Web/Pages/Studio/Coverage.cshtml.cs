@@ -17,7 +17,7 @@ public sealed class CoverageModel(Catalogue catalogue, SessionStore sessions, Mo
     public string? Aim { get; set; }
 
     [BindProperty(SupportsGet = true, Name = "pace")]
-    public string? Key { get; set; }
+    public string? PaceKey { get; set; }
 
     public Coverage Coverage { get; private set; } = null!;
 
@@ -32,7 +32,7 @@ public sealed class CoverageModel(Catalogue catalogue, SessionStore sessions, Mo
             Wrong = $"\"{Aim}\" is no number of sessions from 1 to {Coverage.LargestAim}; {aim} is used.";
         }
 
-        var pace = Paces.Parse(Key);
+        var pace = Paces.Parse(PaceKey);
         var records = (await sessions.AllAsync(stop)).Where(s => s.Published is null).ToDictionary(s => s.Id);
         List<Draft> drafts =
         [
