@@ -46,6 +46,7 @@ internal sealed class RecordNext
     private readonly CoverageList _focus;
     private readonly IReadOnlyList<Draft> _drafts;
     private readonly HashSet<string> _done;
+
     /// <summary>How often a place was filled by the wishes so far.</summary>
     private readonly Dictionary<CoverageCell, int> _planned = new(ReferenceEqualityComparer.Instance);
 

@@ -51,8 +51,6 @@ internal static partial class BoutBuilder
     private static bool IsAnotherSet(IReadOnlyList<Mark> marks, double at) =>
         Clocked.Between(marks, at - 8, at + 4).Any(m => m.Kind is MarkKind.Again or MarkKind.Round);
 
-    private static Side SideOf(MarkKind kind) => kind == MarkKind.Left ? Side.Left : Side.Right;
-
     /// <summary>True where a mark says which side is lain on, not which one works.</summary>
     private static bool IsLainOn(Speech speech, Mark mark) => LyingOn().IsMatch(speech.Around(mark.Token, 6, 3));
 
@@ -64,7 +62,7 @@ internal static partial class BoutBuilder
 
     /// <summary>The side that a mark says a move is done on: who lies on the left side lifts the right leg.</summary>
     private static Side SideAt(Speech speech, Mark mark, Move move) =>
-        move.Positions.Contains("side-lying") && move.Prime.Any(Vocabulary.LowerBody.Contains) && IsLainOn(speech, mark) ? Opposite(SideOf(mark.Kind)) : SideOf(mark.Kind);
+        move.Positions.Contains("side-lying") && move.Prime.Any(Vocabulary.LowerBody.Contains) && IsLainOn(speech, mark) ? SideTurns.Opposite(SideTurns.SideOf(mark.Kind)) : SideTurns.SideOf(mark.Kind);
 
     /// <summary>Two bouts of one alternating move side by side, as long as each other: each of them is a side, where sides are named.</summary>
     private static bool IsPair(Segment a, Segment b)
@@ -80,7 +78,7 @@ internal static partial class BoutBuilder
     {
         var named = Clocked.Between(marks, segment.Start - 8, segment.End - 8).Where(m => m.Kind is MarkKind.Left or MarkKind.Right && (m.At > segment.Start - 3 || m.At <= segment.Start)).ToList();
         var within = named.Where(m => m.At >= segment.Start - 4).Select(m => m.Kind).Distinct().ToList();
-        return within is [var only] ? SideOf(only) : null;
+        return within is [var only] ? SideTurns.SideOf(only) : null;
     }
 
     /// <summary>Where work and rest are by the clock, nobody works on through the next rests: what seems to last so long is the work that was heard, and others that were not.</summary>
@@ -144,7 +142,7 @@ internal static partial class BoutBuilder
         {
             // "Other side, clams on the left": what is said counts, whatever was read before.
             var now = Clocked.Between(marks, segment.Start - 1, segment.Start + Edge).FirstOrDefault(m => m.Kind is MarkKind.Left or MarkKind.Right);
-            side = now.At > 0 && !IsLainOn(speech, now) ? SideOf(now.Kind) : Opposite(previous.Side);
+            side = now.At > 0 && !IsLainOn(speech, now) ? SideTurns.SideOf(now.Kind) : SideTurns.Opposite(previous.Side);
         }
         else if (side == Side.Both && previous is { Side: not Side.Both } && previous.MoveId == segment.Move.Id && segment.Start - previous.Span.End.Value < 1)
         {
@@ -166,7 +164,7 @@ internal static partial class BoutBuilder
         {
             yield return (start, at, side);
             start = at;
-            side = Opposite(side);
+            side = SideTurns.Opposite(side);
         }
 
         yield return (start, segment.End, side);
@@ -203,13 +201,6 @@ internal static partial class BoutBuilder
     /// <summary>True where the side is changed on the way into a bout, or so soon in it that it is not cut there.</summary>
     private static bool IsTurnedTo(IReadOnlyList<Mark> marks, Bout previous, Segment segment) =>
         Clocked.Between(marks, Math.Max(previous.Span.Start.Value + 4, segment.Start - 15), segment.Start + Edge).Any(m => m.Kind == MarkKind.SwitchSide);
-
-    private static Side Opposite(Side side) => side switch
-    {
-        Side.Left => Side.Right,
-        Side.Right => Side.Left,
-        _ => Side.Both,
-    };
 
     [GeneratedRegex(@"\b(lie|lying|lay|laying|roll\w*|over|come|flip|turn)( \w+){0,3} (on|onto|to) (your |the )?(left|right)\b|\b(left|right) side down\b", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex LyingOn();

@@ -11,6 +11,17 @@ public sealed record GoldStructure(StructureType Type, double? Work, double? Res
 /// <summary>A remark marked by its time and its kind: an option's direction, a caution's topic, the type of a promise or of an outside mention.</summary>
 public sealed record GoldRemark(double At, string Kind);
 
+/// <summary>A piece of kit as a person marked it.</summary>
+internal readonly record struct GoldKit(string Item, KitNeed Need)
+{
+    /// <summary>A line such as "resistance band required"; null where it is none.</summary>
+    public static GoldKit? Of(string line) =>
+        line.LastIndexOf(' ') is > 0 and var cut && Enum.TryParse<KitNeed>(line[(cut + 1)..], ignoreCase: true, out var need) ? new GoldKit(line[..cut], need) : null;
+
+    /// <exception cref="FormatException">No such line; says which.</exception>
+    public static GoldKit Parse(string line) => Of(line) ?? throw new FormatException($"'{line}' is no item with one of {string.Join(", ", Enum.GetNames<KitNeed>())}.");
+}
+
 /// <summary>A timeline marked by a person, as the demo studio keeps them beside its captions.</summary>
 /// <param name="KeptAside">True for the test set: its cases are not looked at while tuning.</param>
 /// <param name="Kit">Lines such as "dumbbell required".</param>
@@ -66,9 +77,7 @@ public sealed record GoldReading(
         [
             .. Kit.Select(line =>
             {
-                var cut = line.LastIndexOf(' ');
-                var item = line[..cut];
-                var need = Enum.Parse<KitNeed>(line[(cut + 1)..], ignoreCase: true);
+                var (item, need) = GoldKit.Parse(line);
                 return proposed.Kit.FirstOrDefault(k => k.Item == item) is { } said
                     ? said with { Need = need }
                     : new KitItem(item, need, null, null, null, null, []);

@@ -18,9 +18,6 @@ public static class KitFit
     /// <summary>A smaller weight, in hundredths, is left out.</summary>
     private const int LeastWeight = 10;
 
-    /// <summary>How far off the sentences are between which each is an example too.</summary>
-    private static readonly int[] Apart = [1, 4];
-
     /// <summary>The place of no need among the needs.</summary>
     private const int None = -1;
 
@@ -47,8 +44,8 @@ public static class KitFit
             var needs = new Dictionary<string, KitNeed>();
             foreach (var mark in marks.Split(", ", StringSplitOptions.RemoveEmptyEntries))
             {
-                var cut = mark.LastIndexOf(' ');
-                needs[cut > 0 ? mark[..cut] : throw Odd(mark)] = Enum.TryParse<KitNeed>(mark[(cut + 1)..], ignoreCase: true, out var need) ? need : throw Odd(mark);
+                var (item, need) = GoldKit.Of(mark) ?? throw Odd(mark);
+                needs[item] = need;
             }
 
             return new Sentence(text, needs);
@@ -73,7 +70,7 @@ public static class KitFit
         internal IEnumerable<(int Need, HashSet<string> Traits)> Examples()
         {
             var speech = new Speech(file.Cues);
-            var needs = gold.Kit.Select(k => (Item: k[..k.LastIndexOf(' ')], Need: Enum.Parse<KitNeed>(k[(k.LastIndexOf(' ') + 1)..], ignoreCase: true))).ToLookup(k => k.Item, k => k.Need);
+            var needs = gold.Kit.Select(GoldKit.Parse).ToLookup(k => k.Item, k => k.Need);
             var all = KitItems.Find(speech).ToList();
             return all.Select(m => (Mention: m, Said: KitReader.NeedByPhrases(speech, m)))
                 .Where(m => m.Said is { } need ? needs[m.Mention.Item].Contains(need) : !needs.Contains(m.Mention.Item))
@@ -83,10 +80,7 @@ public static class KitFit
 
     public static TraitWeights Fit(IEnumerable<Sentence> sentences, IReadOnlyList<MarkedClass> classes)
     {
-        // Nobody speaks in lines: each is an example by itself and between others, in an order that has nothing to do with what they say.
-        var all = sentences.OrderBy(s => new Chance(s.Text).Next()).ThenBy(s => s.Text, StringComparer.Ordinal).ToList();
-        string Other(int place) => all[((place % all.Count) + all.Count) % all.Count].Text;
-        var examples = all.SelectMany((s, i) => s.Examples("", "").Concat(Apart.SelectMany(apart => s.Examples(Other(i - apart), Other(i + apart)))))
+        var examples = InTalk.Examples(sentences, s => s.Text, s => s.Examples("", ""), (s, before, after) => s.Examples(before.Text, after.Text))
             .Concat(classes.AsParallel().AsOrdered().SelectMany(c => c.Examples().ToList()));
         return TraitWeights.Fit(Kinds, [.. examples.Select(e => (e.Need == None ? Array.Empty<int>() : [e.Need], e.Traits))], LeastMentions, Ridge, LeastWeight);
     }

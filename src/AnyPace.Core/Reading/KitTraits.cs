@@ -35,12 +35,9 @@ internal static class KitTraits
         after.Add(End);
         var kind = KindOf(mention.Item);
         var traits = new HashSet<string> { kind, mention.Item };
-        foreach (var of in (string[])["", kind])
-        {
-            PlacedWords.Add(traits, of, '<', before, WordGroups.Kit.NameOr);
-            PlacedWords.Add(traits, of, '>', after, WordGroups.Kit.NameOr);
-        }
-
+        string[] kinds = ["", kind];
+        PlacedWords.Add(traits, kinds, '<', before, WordGroups.Kit.NameOr);
+        PlacedWords.Add(traits, kinds, '>', after, WordGroups.Kit.NameOr);
         traits.Add($"{WordGroups.Kit.NameOr(before[0])} * {WordGroups.Kit.NameOr(after[0])}");
         return traits;
     }

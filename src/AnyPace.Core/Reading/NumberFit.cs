@@ -18,9 +18,6 @@ public static class NumberFit
     /// <summary>A smaller weight, in hundredths, is left out.</summary>
     private const int LeastWeight = 10;
 
-    /// <summary>How far off the sentences are between which each is an example too.</summary>
-    private static readonly int[] Apart = [1, 4];
-
     private static readonly Dictionary<char, NumberRole> Letters = new()
     {
         ['w'] = NumberRole.Work,
@@ -120,10 +117,7 @@ public static class NumberFit
 
     public static TraitWeights Fit(IEnumerable<Sentence> sentences, IReadOnlyList<MarkedClass> classes)
     {
-        // Nobody speaks in lines: each is an example by itself and between others, in an order that has nothing to do with what they say.
-        var all = sentences.OrderBy(s => new Chance(s.Text).Next()).ThenBy(s => s.Text, StringComparer.Ordinal).ToList();
-        Sentence Other(int place) => all[((place % all.Count) + all.Count) % all.Count];
-        var examples = all.SelectMany((s, i) => s.Examples().Concat(Apart.SelectMany(apart => s.Examples(Other(i - apart), Other(i + apart))))).ToList();
+        var examples = InTalk.Examples(sentences, s => s.Text, s => s.Examples(), (s, before, after) => s.Examples(before, after)).ToList();
 
         // Rests between rounds are marked in no class: what may be one is no example of plain talk.
         var rough = new NumberJudge(Fit(examples));

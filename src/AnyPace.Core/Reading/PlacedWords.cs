@@ -6,27 +6,30 @@ internal static class PlacedWords
     /// <summary>Words whose place counts.</summary>
     private const int Placed = 4;
 
-    /// <param name="kind">What stands there; words say something else of each kind.</param>
+    /// <param name="kinds">What stands there; words say something else of each kind.</param>
     /// <param name="words">From the nearest on.</param>
     /// <param name="group">The group of a word, or the word itself where it is of none.</param>
-    public static void Add(HashSet<string> traits, string kind, char side, IReadOnlyList<string> words, Func<string, string> group)
+    public static void Add(HashSet<string> traits, IEnumerable<string> kinds, char side, IReadOnlyList<string> words, Func<string, string> group)
     {
-        for (var k = 0; k < words.Count; k++)
+        string[] groups = [.. words.Select(group)];
+        foreach (var kind in kinds)
         {
-            var of = group(words[k]);
-            traits.Add($"{kind}{side} {words[k]}");
-            traits.Add($"{kind}{side} {of}");
-            if (k >= Placed)
+            for (var k = 0; k < words.Count; k++)
             {
-                continue;
-            }
+                traits.Add($"{kind}{side} {words[k]}");
+                traits.Add($"{kind}{side} {groups[k]}");
+                if (k >= Placed)
+                {
+                    continue;
+                }
 
-            traits.Add($"{kind}{side}{k} {words[k]}");
-            traits.Add($"{kind}{side}{k} {of}");
-            if (k + 1 < Math.Min(words.Count, Placed))
-            {
-                traits.Add($"{kind}{side}{k} {words[k]} {words[k + 1]}");
-                traits.Add($"{kind}{side}{k} {of} {group(words[k + 1])}");
+                traits.Add($"{kind}{side}{k} {words[k]}");
+                traits.Add($"{kind}{side}{k} {groups[k]}");
+                if (k + 1 < Math.Min(words.Count, Placed))
+                {
+                    traits.Add($"{kind}{side}{k} {words[k]} {words[k + 1]}");
+                    traits.Add($"{kind}{side}{k} {groups[k]} {groups[k + 1]}");
+                }
             }
         }
     }

@@ -117,7 +117,7 @@ internal static class SaidNumbers
         before.Add(End);
         foreach (var (words, side) in ((List<string>, char)[])[(after, '>'), (before, '<')])
         {
-            PlacedWords.Add(traits, kind, side, words, Group);
+            PlacedWords.Add(traits, [kind], side, words, WordGroups.Numbers.NameOr);
             if (Other(speech, number, side == '>' ? 1 : -1, Parts) is { } other)
             {
                 traits.Add($"{kind}{side} {(other.IsTime ? "t" : "c")} number");
@@ -126,7 +126,7 @@ internal static class SaidNumbers
         }
 
         traits.Add($"{kind} {before[0]} * {after[0]}");
-        traits.Add($"{kind} {Group(before[0])} * {Group(after[0])}");
+        traits.Add($"{kind} {WordGroups.Numbers.NameOr(before[0])} * {WordGroups.Numbers.NameOr(after[0])}");
         return traits;
     }
 
@@ -159,8 +159,6 @@ internal static class SaidNumbers
         <= 12 => "#some",
         _ => "#many",
     };
-
-    private static string Group(string word) => WordGroups.Numbers.NameOr(word);
 
     /// <summary>How large, roughly: up to which of these.</summary>
     private static string Size(SaidNumber number)

@@ -20,9 +20,6 @@ internal static partial class SecondSides
     /// <summary>Seconds a side is worked at least. Ours: three slow repetitions.</summary>
     private const double WorkedLeast = 6;
 
-    /// <summary>Words between two sides that belong to one instruction, however slowly it is said: "right hand to the floor, left arm over".</summary>
-    private const int OneInstruction = 7;
-
     /// <summary>Seconds by which the border between two sides that were laid out moves to where the change is called.</summary>
     private const double Moves = 10;
 
@@ -46,8 +43,9 @@ internal static partial class SecondSides
                     continue;
                 }
 
-                var second = turn.To ?? Opposite(rest.Side);
-                parted.Add(rest with { Span = new Span(rest.Span.Start, at), Side = Opposite(second) });
+                // Of no side named, the left one is the second: right first is our reading order.
+                var second = turn.To ?? (rest.Side == Side.Both ? Side.Left : SideTurns.Opposite(rest.Side));
+                parted.Add(rest with { Span = new Span(rest.Span.Start, at), Side = SideTurns.Opposite(second) });
                 rest = rest with { Span = new Span(at, rest.Span.End), Side = second, Reps = null };
             }
 
@@ -59,10 +57,11 @@ internal static partial class SecondSides
 
     /// <summary>True for two sides of one move, one right after the other.</summary>
     private static bool IsOtherSide(Bout first, Bout second) =>
-        first.MoveId == second.MoveId && first.Side != Side.Both && second.Side == Opposite(first.Side) && (second.Span.Start - first.Span.End).Value < 1;
+        first.MoveId == second.MoveId && first.Side != Side.Both && second.Side == SideTurns.Opposite(first.Side) && (second.Span.Start - first.Span.End).Value < 1;
 
+    /// <summary>True where the other side is named a few words before, however slowly they are said: "right hand to the floor, left arm over".</summary>
     private static bool IsOfOneInstruction(Mark mark, IReadOnlyList<Mark> marks) =>
-        marks.Any(m => m.Kind is MarkKind.Left or MarkKind.Right && m.Kind != mark.Kind && m.Token < mark.Token && mark.Token - m.Token <= OneInstruction);
+        marks.Any(m => m.Kind is MarkKind.Left or MarkKind.Right && m.Kind != mark.Kind && m.Token < mark.Token && mark.Token - m.Token <= SideTurns.OneInstruction);
 
     /// <summary>The first change of sides far enough from both ends of a bout, with the side it is to where that is said.</summary>
     private static (double At, Side? To)? TurnIn(Bout bout, Move move, Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Mark> turns)
@@ -75,7 +74,7 @@ internal static partial class SecondSides
         var least = move.IsStretch ? HeldLeast : WorkedLeast;
         var (from, to) = (bout.Span.Start.Value + least, bout.Span.End.Value - least);
         var called = Clocked.Between(marks, from, to).Where(m => m.Kind == MarkKind.SwitchSide && m.Strength >= Sure && !SideTurns.IsOtherDirection(m, move)).Select(m => (m.At, To: (Side?)null));
-        var named = Clocked.Between(turns, from, to).Where(m => !IsOfOneInstruction(m, marks)).Select(m => (m.At, To: (Side?)(m.Kind == MarkKind.Left ? Side.Left : Side.Right))).Where(m => m.To != bout.Side);
+        var named = Clocked.Between(turns, from, to).Where(m => !IsOfOneInstruction(m, marks)).Select(m => (m.At, To: (Side?)SideTurns.SideOf(m.Kind))).Where(m => m.To != bout.Side);
         return called.Concat(named).Concat(ToldIn(speech, from, to)).OrderBy(m => m.At).Select(m => ((double, Side?)?)m).FirstOrDefault();
     }
 
@@ -94,7 +93,4 @@ internal static partial class SecondSides
     /// <summary>"Change and one", "and the other calf", "swap, other heel", "let the other ear come down".</summary>
     [GeneratedRegex(@"^((change|swap|switch)( (and|over|now))* (1|go|other|same|the other)\b|(and|then|now) (do |on )?(the |your |t )?other (1|side|calf|hamstring|glute|quad|hip|ear|heel|knee|leg|arm|shoulder)\b|t'other\b|let the other (ear|side|arm|leg|knee)\b|(switch|swap|change) (knees|elbows|hips|ankles|heels)\b)", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex Told();
-
-    /// <summary>Of no side named, the left one is the second: right first is our reading order.</summary>
-    private static Side Opposite(Side side) => side == Side.Left ? Side.Right : Side.Left;
 }

@@ -1,5 +1,6 @@
 using System.Text.RegularExpressions;
 using AnyPace.Core.Lexicon;
+using AnyPace.Core.Sessions;
 
 namespace AnyPace.Core.Reading;
 
@@ -7,13 +8,23 @@ namespace AnyPace.Core.Reading;
 internal static partial class SideTurns
 {
     /// <summary>Words between two sides that belong to one instruction.</summary>
-    private const int OneInstruction = 7;
+    internal const int OneInstruction = 7;
 
     /// <summary>Seconds in which an instruction is said.</summary>
     private const double OneBreath = 6;
 
     /// <summary>Longer ago than this, in seconds, the side named before says nothing.</summary>
     internal const double Forgotten = 150;
+
+    /// <summary>The side that a mark of a side names.</summary>
+    public static Side SideOf(MarkKind kind) => kind == MarkKind.Left ? Side.Left : Side.Right;
+
+    public static Side Opposite(Side side) => side switch
+    {
+        Side.Left => Side.Right,
+        Side.Right => Side.Left,
+        _ => Side.Both,
+    };
 
     /// <summary>True for "other way" after a circle: the same leg draws it.</summary>
     public static bool IsOtherDirection(Mark mark, Move move) =>

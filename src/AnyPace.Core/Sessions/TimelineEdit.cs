@@ -33,8 +33,7 @@ public static class TimelineEdit
     /// <exception cref="TimelineEditException">The values can't stand.</exception>
     public static Timeline AddBout(Timeline timeline, string moveId, Span span, Side side, CountRange? reps)
     {
-        var number = timeline.Bouts.Select(b => int.TryParse(b.Id.AsSpan(1), out var n) ? n : 0).DefaultIfEmpty(0).Max() + 1;
-        return WithBouts(timeline, timeline.Bouts.Add(Bout.Confirmed($"b{number}", moveId, Checked(timeline, span), side, Checked(reps))));
+        return WithBouts(timeline, timeline.Bouts.Add(Bout.Confirmed($"b{LastNumber(timeline.Bouts) + 1}", moveId, Checked(timeline, span), side, Checked(reps))));
     }
 
     /// <exception cref="TimelineEditException">No such bout.</exception>
@@ -53,7 +52,7 @@ public static class TimelineEdit
     public static Timeline ReadAgain(Timeline timeline, Timeline reading)
     {
         ImmutableArray<Bout> kept = [.. timeline.Bouts.Where(b => b.Confidence == 1)];
-        var number = kept.Select(b => int.TryParse(b.Id.AsSpan(1), out var n) ? n : 0).DefaultIfEmpty(0).Max();
+        var number = LastNumber(kept);
         var read = reading.Bouts.Select(b => b with { Span = Beside(kept, b.Span) }).Where(b => b.Span.Length >= ShortestBout).Select(b => b with { Id = $"b{++number}" }).ToList();
         var changed = WithBouts(timeline, [.. kept, .. read]);
         static (string, Span, Side, CountRange?, double) Says(Bout bout) => (bout.MoveId, bout.Span, bout.Side, bout.Reps, bout.Confidence);
@@ -211,6 +210,9 @@ public static class TimelineEdit
 
     private static Bout Find(Timeline timeline, string id) =>
         timeline.Bouts.FirstOrDefault(b => b.Id == id) ?? throw new TimelineEditException("bout", "That bout is no longer there.");
+
+    /// <summary>The highest number in an id; 0 where there is none.</summary>
+    private static int LastNumber(ImmutableArray<Bout> bouts) => bouts.Select(b => int.TryParse(b.Id.AsSpan(1), out var n) ? n : 0).DefaultIfEmpty(0).Max();
 
     private static Timeline WithBouts(Timeline timeline, ImmutableArray<Bout> bouts) =>
         timeline with { Bouts = [.. bouts.OrderBy(b => b.Span.Start).ThenBy(b => b.Span.End)] };
