@@ -30,5 +30,5 @@ public sealed class KitJudge
         public double OfNone => 1 - Of(Need);
     }
 
-    internal Judged Judge(HashSet<string> traits) => new(_sums.Of(traits));
+    internal Judged Judge(Speech speech, KitMention mention, IReadOnlyCollection<KitMention> all) => new(_sums.Of(sink => KitTraits.Tell(sink, speech, mention, all)));
 }

@@ -163,7 +163,7 @@ internal static partial class KitReader
             return said;
         }
 
-        var judged = KitJudge.Default.Judge(KitTraits.Of(speech, mention, all));
+        var judged = KitJudge.Default.Judge(speech, mention, all);
         double Share(KitNeed? need) => need is { } n ? judged.Of(n) : judged.OfNone;
         KitNeed? likeliest = judged.Of(judged.Need) > judged.OfNone ? judged.Need : null;
         var instead = likeliest == KitNeed.Substitute ? NamedNear(speech, mention) : null;

@@ -15,7 +15,9 @@ internal static class KitTraits
     private const string Another = "#kit";
 
     /// <param name="all">Every mention of kit, whatever the item.</param>
-    public static HashSet<string> Of(Speech speech, KitMention mention, IReadOnlyCollection<KitMention> all)
+    public static HashSet<string> Of(Speech speech, KitMention mention, IReadOnlyCollection<KitMention> all) => TraitNames.Of(sink => Tell(sink, speech, mention, all));
+
+    public static void Tell(TraitSink traits, Speech speech, KitMention mention, IReadOnlyCollection<KitMention> all)
     {
         var tokens = speech.Tokens;
         var others = all.Where(m => m.Item != mention.Item && m.Last >= mention.First - Near && m.First <= mention.Last + Near).ToList();
@@ -34,12 +36,12 @@ internal static class KitTraits
         before.Add(End);
         after.Add(End);
         var kind = KindOf(mention.Item);
-        var traits = new HashSet<string> { kind, mention.Item };
+        traits.Add(kind);
+        traits.Add(mention.Item);
         string[] kinds = ["", kind];
         PlacedWords.Add(traits, kinds, '<', before, WordGroups.Kit.NameOr);
         PlacedWords.Add(traits, kinds, '>', after, WordGroups.Kit.NameOr);
         traits.Add($"{WordGroups.Kit.NameOr(before[0])} * {WordGroups.Kit.NameOr(after[0])}");
-        return traits;
     }
 
     /// <summary>Furniture, what is for comfort, what is lain on, leant on or held: the same words say different things of them.</summary>

@@ -277,6 +277,9 @@ internal sealed class MentionTraits
     private readonly IReadOnlyList<Mark> _marks;
     private readonly List<Mention> _all;
     private readonly List<Mention> _clear;
+
+    /// <summary>The moves asked about for one mention; kept, since a set made anew for each costs more than the asking.</summary>
+    private readonly HashSet<string> _asked = [];
     private readonly Body[] _body;
     private readonly List<Mention> _byEffect;
 
@@ -547,10 +550,11 @@ internal sealed class MentionTraits
     {
         const double around = 90;
         double? best = null;
-        var asked = new HashSet<string> { m.Move.Id };
+        _asked.Clear();
+        _asked.Add(m.Move.Id);
         for (var i = Clocked.From(_clear, m.At - around); i < _clear.Count && _clear[i].At <= m.At + around; i++)
         {
-            if (asked.Add(_clear[i].Move.Id))
+            if (_asked.Add(_clear[i].Move.Id))
             {
                 best = Math.Max(best ?? double.NegativeInfinity, _listened.For(_clear[i].Move, from, to));
             }

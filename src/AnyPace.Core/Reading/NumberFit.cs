@@ -121,8 +121,8 @@ public static class NumberFit
 
         // Rests between rounds are marked in no class: what may be one is no example of plain talk.
         var rough = new NumberJudge(Fit(examples));
-        examples.AddRange(classes.AsParallel().AsOrdered().SelectMany(c => c.Plain().Select(n => (Number: n, Traits: SaidNumbers.Traits(c.Speech, n)))
-            .Where(n => rough.Judge(n.Number, n.Traits) is not { Role: NumberRole.RoundRest, Share: > 0.5 }).Select(n => (None, n.Traits)).ToList()));
+        examples.AddRange(classes.AsParallel().AsOrdered().SelectMany(c => c.Plain()
+            .Where(n => rough.Judge(c.Speech, n) is not { Role: NumberRole.RoundRest, Share: > 0.5 }).Select(n => (None, SaidNumbers.Traits(c.Speech, n))).ToList()));
         return Fit(examples);
     }
 

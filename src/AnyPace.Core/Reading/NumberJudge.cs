@@ -44,7 +44,7 @@ public sealed class NumberJudge
     }
 
     /// <summary>Every number with its likeliest role.</summary>
-    public IReadOnlyList<Judged> Judge(Speech speech) => [.. SaidNumbers.Find(speech).Select(n => Judge(n, SaidNumbers.Traits(speech, n)))];
+    public IReadOnlyList<Judged> Judge(Speech speech) => [.. SaidNumbers.Find(speech).Select(n => Judge(speech, n))];
 
-    internal Judged Judge(SaidNumber number, HashSet<string> traits) => new(number, _sums.Of(traits));
+    internal Judged Judge(Speech speech, SaidNumber number) => new(number, _sums.Of(sink => SaidNumbers.Tell(sink, speech, number)));
 }

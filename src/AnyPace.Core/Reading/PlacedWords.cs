@@ -9,7 +9,7 @@ internal static class PlacedWords
     /// <param name="kinds">What stands there; words say something else of each kind.</param>
     /// <param name="words">From the nearest on.</param>
     /// <param name="group">The group of a word, or the word itself where it is of none.</param>
-    public static void Add(HashSet<string> traits, IEnumerable<string> kinds, char side, IReadOnlyList<string> words, Func<string, string> group)
+    public static void Add(TraitSink traits, IEnumerable<string> kinds, char side, IReadOnlyList<string> words, Func<string, string> group)
     {
         string[] groups = [.. words.Select(group)];
         foreach (var kind in kinds)

@@ -96,12 +96,15 @@ internal static class SaidNumbers
     }
 
     /// <summary>The traits of a number: how large it is, the words on both sides and the groups they are of, and the numbers near it.</summary>
-    public static HashSet<string> Traits(Speech speech, SaidNumber number)
+    public static HashSet<string> Traits(Speech speech, SaidNumber number) => TraitNames.Of(sink => Tell(sink, speech, number));
+
+    public static void Tell(TraitSink traits, Speech speech, SaidNumber number)
     {
         var tokens = speech.Tokens;
         bool Parts(int t) => tokens[t].Stops || speech.SilentAfter(t, Silence);
         var kind = number.IsTime ? "t" : tokens[number.Token].Number is null ? "w" : "c";
-        var traits = new HashSet<string> { kind, $"{kind} {Size(number)}" };
+        traits.Add(kind);
+        traits.Add($"{kind} {Size(number)}");
         List<string> after = [], before = [];
         for (var t = number.End; t < Math.Min(tokens.Count, number.End + Near) && !Parts(t - 1); t++)
         {
@@ -127,7 +130,6 @@ internal static class SaidNumbers
 
         traits.Add($"{kind} {before[0]} * {after[0]}");
         traits.Add($"{kind} {WordGroups.Numbers.NameOr(before[0])} * {WordGroups.Numbers.NameOr(after[0])}");
-        return traits;
     }
 
     private const string End = "(end)";

@@ -22,21 +22,35 @@ internal sealed class TraitSums
         (_base, _weights) = (table.Base, table.Weights.ToFrozenDictionary(w => w.Trait, w => w.Weights));
     }
 
-    /// <summary>The logarithm of the odds of each kind, in hundredths.</summary>
-    public int[] Of(HashSet<string> traits)
+    /// <summary>The logarithm of the odds of each kind, in hundredths, for traits as they are told.</summary>
+    public int[] Of(Action<TraitSink> tell)
     {
-        int[] sums = [.. _base];
-        foreach (var trait in traits)
+        var sum = new Sum(this);
+        tell(sum);
+        return sum.Odds;
+    }
+
+    private sealed class Sum(TraitSums table) : TraitSink
+    {
+        private readonly FrozenDictionary<string, int[]>.AlternateLookup<ReadOnlySpan<char>> _find = table._weights.GetAlternateLookup<ReadOnlySpan<char>>();
+
+        /// <summary>The weights that are added already: a few dozen at most.</summary>
+        private readonly List<int[]> _added = [];
+
+        public int[] Odds { get; } = [.. table._base];
+
+        public override void Add(ReadOnlySpan<char> trait)
         {
-            if (_weights.TryGetValue(trait, out var weights))
+            if (!_find.TryGetValue(trait, out var weights) || _added.Contains(weights))
             {
-                for (var k = 0; k < sums.Length; k++)
-                {
-                    sums[k] += weights[k];
-                }
+                return;
+            }
+
+            _added.Add(weights);
+            for (var k = 0; k < Odds.Length; k++)
+            {
+                Odds[k] += weights[k];
             }
         }
-
-        return sums;
     }
 }
