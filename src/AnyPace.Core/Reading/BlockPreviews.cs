@@ -76,7 +76,7 @@ internal static partial class BlockPreviews
 
     private const RegexOptions Options = RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\G\b(here's what (we've got|we got|we have|we're doing|you've got|you got|you're doing|it is)|(next|first|second|third|fourth|last|final|new|this) (block|pair|superset|circuit|couplet)\b|(?<!\b(that's|that was|end of|done with|finished) )(block|pair|superset|circuit|couplet|round (?=(number )?\d+( now)? (is|we|we've|we're|we'll)\b)) ?(number )?\d+\b(?! (is |are )?(done|down|over|complete|finished)))", Options)]
+    [GeneratedRegex(@"\G\b(let me (just |quickly )?(show|tell|talk|take|walk|run) you (quickly )?(through )?(the|these|our|your|all( the)?)( \d+)? (things|moves|exercises|movements|stations)\b|(here|these) are (the|our|your|all the) (\d+ )?(moves|exercises|movements)\b|here's what (we've got|we got|we have|we're doing|you've got|you got|you're doing|it is)|(next|first|second|third|fourth|last|final|new|this) (block|pair|superset|circuit|couplet)\b|(?<!\b(that's|that was|end of|done with|finished) )(block|pair|superset|circuit|couplet|round (?=(number )?\d+( now)? (is|we|we've|we're|we'll)\b)) ?(number )?\d+\b(?! (is |are )?(done|down|over|complete|finished)))", Options)]
     private static partial Regex Block();
 
     [GeneratedRegex(@"\b(start(ing)?( off| out)? (with|on)|first up|we start|begin with|first (move|exercise|1)( is)?)( (a|an|the|your|our|some|those|these))?$", Options)]

@@ -13,11 +13,12 @@ internal static partial class BoutBuilder
         var bouts = new List<Bout>();
         Bout? previous = null;
         var turns = SideTurns.Find(marks);
+        var alternating = segments.Where(s => SideTurns.SaysAlternating(speech, s.Start, s.End)).Select(s => s.Move.Id).ToHashSet();
         for (var i = 0; i < segments.Count; i++)
         {
             var segment = ToOtherSide(ByTheClock(segments[i], dose), i + 1 < segments.Count ? segments[i + 1].Start : speech.End.Value, marks, turns);
             var paired = (i > 0 && IsPair(segments[i - 1], segment)) || (i + 1 < segments.Count && IsPair(segment, segments[i + 1]));
-            foreach (var (start, end, side) in paired && SideOf(segment, marks) is { } one ? [(segment.Start, segment.End, one)] : Split(speech, segment, marks, turns, previous))
+            foreach (var (start, end, side) in paired && SideOf(segment, marks) is { } one ? [(segment.Start, segment.End, one)] : Split(speech, segment, marks, turns, previous, alternating.Contains(segment.Move.Id)))
             {
                 var bout = new Bout(
                     $"b{bouts.Count + 1}",
@@ -112,7 +113,7 @@ internal static partial class BoutBuilder
     private const int Edge = 8;
 
     /// <summary>One-sided moves are cut where the coach changes sides, and carry the side that is said.</summary>
-    private static IEnumerable<(double Start, double End, Side Side)> Split(Speech speech, Segment segment, IReadOnlyList<Mark> marks, IReadOnlyList<Mark> turns, Bout? previous)
+    private static IEnumerable<(double Start, double End, Side Side)> Split(Speech speech, Segment segment, IReadOnlyList<Mark> marks, IReadOnlyList<Mark> turns, Bout? previous, bool alternates)
     {
         var least = segment.Move.Sides == MoveSides.Each ? 0 : 0.9;
         var switches = Clocked.Between(marks, segment.Start, segment.End)
@@ -126,7 +127,7 @@ internal static partial class BoutBuilder
             switches.Add(named);
         }
 
-        if (IsWhole(speech, segment, switches))
+        if (IsWhole(speech, segment, switches, alternates))
         {
             yield return (segment.Start, segment.End, Side.Both);
             yield break;
@@ -171,10 +172,10 @@ internal static partial class BoutBuilder
     }
 
     /// <summary>True where both sides are done together or in turn; alternating moves are done one side at a time only where the coach says so.</summary>
-    private static bool IsWhole(Speech speech, Segment segment, List<double> switches) => segment.Move.Sides switch
+    private static bool IsWhole(Speech speech, Segment segment, List<double> switches, bool alternates) => segment.Move.Sides switch
     {
         MoveSides.Each => segment.Mentions.Any(m => !m.Weak && SideTurns.Alternate(speech, m)),
-        MoveSides.Alternating => switches.Count != 1 || !IsHalfWay(segment, switches[0]) || segment.Mentions.Any(m => SideTurns.Alternate(speech, m)),
+        MoveSides.Alternating => alternates || switches.Count != 1 || !IsHalfWay(segment, switches[0]) || segment.Mentions.Any(m => SideTurns.Alternate(speech, m)),
         _ => segment.Move.Sides == MoveSides.Both,
     };
 

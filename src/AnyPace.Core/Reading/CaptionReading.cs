@@ -32,10 +32,12 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
         var (marks, dose, mentions) = (heard.Marks, heard.Dose, heard.Mentions);
         var judged = _judge.Judge(speech, heard);
         var segments = Rests.Kept(NameSettler.Settle(BoutSegmenter.Segments(speech, marks, judged, dose, heard.Opening), lexicon), marks, dose);
-        var bouts = BoutBuilder.Build(speech, marks, WorkStarts.Settle(speech, marks, segments, dose), dose);
+        var bouts = BoutBuilder.Build(speech, marks, WorkStarts.Settle(speech, marks, WorkStarts.AfterOpening(segments, heard.Opening), dose), dose);
+        bouts = Rests.Begun(bouts, marks, dose);
         bouts = CountedSets.Fill(bouts, speech, marks, judged, dose, lexicon);
         bouts = LaterRounds.FillAll(bouts, marks, mentions, dose, lexicon);
-        bouts = PairedSets.Fill(bouts, speech, dose, lexicon);
+        bouts = PairedSets.Fill(bouts, speech, marks, dose, lexicon);
+        bouts = UnclockedRounds.Fill(bouts, marks, mentions, dose, lexicon);
         bouts = LaidSets.Fill(bouts, dose, lexicon, speech.End.Value);
         bouts = SilentRounds.Fill(bouts, speech, marks, mentions, heard.Hearing.Listened, dose, lexicon);
         bouts = TabataBlocks.Fill(bouts, marks, mentions, dose, speech.End.Value);

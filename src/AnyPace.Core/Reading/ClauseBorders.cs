@@ -37,6 +37,12 @@ internal static partial class ClauseBorders
             return true;
         }
 
+        if (first.Text == "side" && speech.Before(token, 2) == "by your")
+        {
+            // "Arms by your side, hop them out": no side hop.
+            return true;
+        }
+
         if (length > 2)
         {
             return last.Text is "step" or "kick" or "lift" or "press" && token + length < speech.Tokens.Count && speech.Tokens[token + length].Text is "it" or "them";

@@ -369,7 +369,7 @@ internal static partial class KitReader
     [GeneratedRegex(@"^(will|would|'ll) do\b", Options)]
     private static partial Regex JustWillDo();
 
-    [GeneratedRegex(@"\b(no|don't have|haven't got|not got|do not have|without|in place of) (a |any )?(bench|dumbbells?|kettlebells?|bands?|weights|mats?|step|1|any)\b( [\w']+){0,7}$", Options)]
+    [GeneratedRegex(@"\b(no|don't have|haven't got|not got|do not have|without|in place of) (a |any )?(bench|dumbbells?|kettlebells?|bands?|weights|mats?|step|1|any)\b( [\w']+){0,9}$", Options)]
     private static partial Regex Lacking();
 
     [GeneratedRegex(@"\bor( (a|an|some|the|your|even))*( [\w']+)?$", Options)]

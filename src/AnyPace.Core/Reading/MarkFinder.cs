@@ -332,7 +332,7 @@ public static partial class MarkFinder
     [GeneratedRegex(@"\G\bstretch (those|the|your|that|them)( [\w']+){0,3} (out|off)\b", Options)]
     private static partial Regex Stretches();
 
-    [GeneratedRegex(@"\G\b(cool(ing)? ?(it )?down|cool ?downs?|stretch(ing)? (it )?(all )?out|let's stretch|time to stretch|final stretch(es)?|some stretch(es|ing)|(?<!\b(gives?|giving|feel(ing)?|be|it's|that's|such|more of)( you| me| us)? )a (quick |nice |little |good |gentle )?stretch|bring (the|your|that) heart rate (back )?down|slow (it|things) down|wind(ing)? down|let your heart rate)\b", Options)]
+    [GeneratedRegex(@"\G\b(cool(ing)? ?(it )?down|cool ?downs?|(?<!\bjust )stretch(ing)? (it )?(all )?out\b(?! the )|let's stretch|time to stretch|final stretch(es)?|some stretch(es|ing)|(?<!\b(gives?|giving|feel(ing)?|be|it's|that's|such|more of)( you| me| us)? )a (quick |nice |little |good |gentle )?stretch|bring (the|your|that) heart rate (back )?down|slow (it|things) down|wind(ing)? down|let your heart rate)\b", Options)]
     private static partial Regex CoolDown();
 
     /// <summary>The other way round: for circles it changes nothing, for one-sided moves it may be the other side.</summary>

@@ -80,19 +80,21 @@ public static partial class MentionFinder
                 continue;
             }
 
-            if (lexicon.How(move) is not null && Named.LastNamed(mentions, at, PulsedWithin) is { } running && running.Move.Pattern != move.Pattern)
+            if (IsOfOther(move, at))
             {
-                // "Press-ups ... little pulses at the bottom": those of no squat.
                 continue;
             }
 
             all.Add(new Mention(move, token, length, at, at, RoleReader.Of(speech, token, length, hit.Move.IsGentle, beforeOpening: false, described: true), true, 0, hit.Like, true));
         }
 
-        all.AddRange([.. all.Where(m => m is { Weak: true, Like: not null }).SelectMany(m => Rivals(m, lexicon, heard))]);
+        all.AddRange([.. all.Where(m => m is { Weak: true, Like: not null }).SelectMany(m => Rivals(m, lexicon, heard)).Where(m => !IsOfOther(m.Move, m.At))]);
         all = [.. all.OrderBy(m => m.At)];
         MentionStarts.SetUp(all);
         return all;
+
+        // "Press-ups ... little pulses at the bottom": those of no squat.
+        bool IsOfOther(Move move, double at) => lexicon.How(move) is not null && Named.LastNamed(mentions, at, PulsedWithin) is { } running && running.Move.Pattern != move.Pattern;
     }
 
     /// <summary>Words before what is told in which it is said to be fetched.</summary>
@@ -159,6 +161,11 @@ public static partial class MentionFinder
                 role = Role.Announced;
             }
 
+            if (role == Role.Announced && IsInWork(marks, at, dose) && !RoleReader.IsNext(speech, token, length))
+            {
+                role = Role.Doing;
+            }
+
             if (role == Role.Previewed && at >= opening && !listed[i]
                 && ((RoleReader.IsWeWillBe(speech, token, length) && Clocked.Between(marks, at, at + StartsSoon).Any(m => m is { Kind: MarkKind.Start, Strength: >= 0.5 }))
                     || (InRest(marks, at) && RoleReader.MayBeNext(speech, token, length) && IsAloneInRest(speech, marks, raw, mentions, i))))
@@ -208,7 +215,7 @@ public static partial class MentionFinder
                 move = variant ?? move;
             }
 
-            move = MoveMeant.Going(speech, lexicon, move, token, length, UnderWay) ?? move;
+            move = MoveMeant.Pressed(speech, mentions, token, length, at) ?? MoveMeant.Going(speech, lexicon, move, token, length, UnderWay) ?? move;
             if (move.Harder is { } fromToes && move.Positions.Contains("kneeling") && RoleReader.OrToes(speech, token + length))
             {
                 // "Press-ups on your knees or on your toes": both are meant.
@@ -408,6 +415,15 @@ public static partial class MentionFinder
         var start = Clocked.Between(marks, at, at + BeatGrid.LongestRest).FirstOrDefault(m => m is { Kind: MarkKind.Start, Strength: >= 0.5 }).At;
         return !mentions.Exists(m => m.At > stop && !m.Weak && m.Move.Id != hit.Move.Id && m.Role is Role.Announced or Role.Doing)
             && !raw.Skip(index + 1).TakeWhile(r => speech.At(r.Token) < start).Any(r => !r.Hit.Weak && r.Hit.Move.Id != hit.Move.Id);
+    }
+
+    /// <summary>"It's a side crunch, so crunch": said while work by the clock goes on for some time yet, it is of what is done.</summary>
+    private static bool IsInWork(IReadOnlyList<Mark> marks, double at, SaidDose dose)
+    {
+        const double begun = 4;
+        return dose is { KeepsTime: true, WorkSeconds: { } work }
+            && Clocked.Between(marks, at - work, at).LastOrDefault(m => m is { Kind: MarkKind.Start, Strength: >= 0.5 } or { Kind: MarkKind.Stop, Strength: >= 0.5 }) is { Kind: MarkKind.Start } start
+            && at - start.At > begun && start.At + work - at > NextIsNear;
     }
 
     internal static bool JustStopped(IReadOnlyList<Mark> marks, double at)

@@ -28,6 +28,11 @@ internal static class MentionStarts
     {
         var (at, role) = (mentions[index].At, mentions[index].Role);
         var reach = at + (role == Role.Announced ? AnnounceReach : 12);
+        if (role == Role.Announced && dose is not { Timed: true } && IsJustStarted(marks, at))
+        {
+            return at;
+        }
+
         var expected = role == Role.Announced && dose is not null ? beat?.StartAfter(at) : null;
 
         // Another move named as done before that start takes the floor first; the move called out by itself is its start.
@@ -108,6 +113,17 @@ internal static class MentionStarts
         }
 
         return expected is { } next && next < reach ? next : RestOver(marks, at, role, dose) ?? AfterThisBout(speech, mentions, index, dose) ?? at;
+    }
+
+    /// <summary>"Let's go again, set two, lying back and press": the set was called before what is done in it, and no other start is soon.</summary>
+    private static bool IsJustStarted(IReadOnlyList<Mark> marks, double at)
+    {
+        const double just = 2.5;
+        const double soon = 15;
+        const double sure = 0.9;
+        return Clocked.Between(marks, at - just, at + just).Any(m => m.Kind is MarkKind.Round or MarkKind.Again)
+            && Clocked.Between(marks, at - just, at).LastOrDefault(m => m.Kind is MarkKind.Start or MarkKind.Stop && m.Strength >= sure).Kind == MarkKind.Start
+            && !Clocked.Between(marks, Math.BitIncrement(at), at + soon).Any(m => m is { Kind: MarkKind.Start, Strength: >= 0.5 });
     }
 
     /// <summary>"One more block, last minute of rest, bicycles next": between blocks the beat waits for the start.</summary>

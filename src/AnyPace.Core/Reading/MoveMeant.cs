@@ -174,6 +174,15 @@ internal static partial class MoveMeant
         };
     }
 
+    /// <summary>"Press up, lower down", soon after a press with weights was named: that one. Who means the move of this name says "press-ups".</summary>
+    internal static Move? Pressed(Speech speech, List<Mention> mentions, int token, int length, double at)
+    {
+        const double lately = 45;
+        return length == 2 && speech.Tokens[token].Text == "press" && speech.Tokens[token + 1].Text == "up"
+            ? mentions.FindLast(m => at - m.At < lately && !m.Weak && !m.Move.Kit.IsEmpty && m.Move.Pattern.StartsWith("push", StringComparison.Ordinal))?.Move
+            : null;
+    }
+
     [GeneratedRegex(@"\b(bands?|it) ((is|goes|comes|go) )?(right )?(a?round|behind|across) (your|the|our) (upper |mid )?(back|shoulder blades|bra line)\b", Options)]
     private static partial Regex BandBehind();
 

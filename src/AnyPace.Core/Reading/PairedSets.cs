@@ -6,7 +6,7 @@ namespace AnyPace.Core.Reading;
 
 /// <summary>
 /// "Second set, and pull": of two moves done in turn without a clock the first is called again and the second is not. Where the first seems to go on far longer than the first time,
-/// the second begins after as long as it did then.
+/// the second begins after as long as it did then. Where a set is called and only the second is named in it, the first fills the time before it.
 /// </summary>
 internal static class PairedSets
 {
@@ -16,10 +16,10 @@ internal static class PairedSets
     /// <summary>Seconds between two moves that are done in turn.</summary>
     private const double Between = 12;
 
-    /// <summary>How sure: only the first set tells when it begins.</summary>
+    /// <summary>How sure: only the first set tells when they begin.</summary>
     private const double Confidence = 0.45;
 
-    public static ImmutableArray<Bout> Fill(ImmutableArray<Bout> bouts, Speech speech, SaidDose dose, MoveLexicon lexicon)
+    public static ImmutableArray<Bout> Fill(ImmutableArray<Bout> bouts, Speech speech, IReadOnlyList<Mark> marks, SaidDose dose, MoveLexicon lexicon)
     {
         if (!dose.Supersets || dose.WorkSeconds is not null)
         {
@@ -27,33 +27,54 @@ internal static class PairedSets
         }
 
         var filled = new List<Bout>(bouts.Length);
-        var pairs = new Dictionary<string, (double First, Bout Second)>();
+        var pairs = new List<Pair>();
         for (var i = 0; i < bouts.Length; i++)
         {
             var bout = bouts[i];
             var next = i + 1 < bouts.Length ? bouts[i + 1] : null;
-            if (pairs.TryGetValue(bout.MoveId, out var pair) && bout.Span.Length.Value > Longer * pair.First && next?.MoveId != pair.Second.MoveId
-                && !IsCounted(speech, bout.Span.Start.Value + pair.First))
+            if (pairs.Find(p => p.First.MoveId == bout.MoveId) is { } pair && bout.Span.Length.Value > Longer * pair.Turn && next?.MoveId != pair.Second.MoveId
+                && !IsCounted(speech, bout.Span.Start.Value + pair.Turn))
             {
-                var turn = Math.Round(bout.Span.Start.Value + pair.First, 1);
+                var turn = Math.Round(bout.Span.Start.Value + pair.Turn, 1);
                 filled.Add(bout with { Span = Span.Of(bout.Span.Start.Value, turn) });
-                filled.Add(pair.Second with
-                {
-                    Id = $"{pair.Second.MoveId}p{turn:0}",
-                    Span = Span.Of(turn, Math.Min(bout.Span.End.Value, turn + pair.Second.Span.Length.Value)),
-                    Confidence = Confidence,
-                });
+                filled.Add(Again(pair.Second, turn, Math.Min(bout.Span.End.Value, turn + pair.Second.Span.Length.Value)));
                 continue;
             }
 
-            filled.Add(bout);
-            if (next is not null && next.MoveId != bout.MoveId && !lexicon[bout.MoveId].IsGentle && !lexicon[next.MoveId].IsGentle && (next.Span.Start - bout.Span.End).Value < Between)
+            if (pairs.FindLast(p => p.Second.MoveId == bout.MoveId) is { } missed && i > 0 && bouts[i - 1].MoveId != missed.First.MoveId
+                && SetCalled(marks, bouts[i - 1].Span.End.Value, bout.Span.Start.Value, missed.Turn) is { } called)
             {
-                pairs.TryAdd(bout.MoveId, ((next.Span.Start - bout.Span.Start).Value, next));
+                filled.Add(Again(missed.First, Math.Round(called, 1), bout.Span.Start.Value));
+            }
+
+            filled.Add(bout);
+            if (next is not null && next.MoveId != bout.MoveId && !lexicon[bout.MoveId].IsGentle && !lexicon[next.MoveId].IsGentle && (next.Span.Start - bout.Span.End).Value < Between
+                && !pairs.Exists(p => p.First.MoveId == bout.MoveId && p.Second.MoveId == next.MoveId))
+            {
+                pairs.Add(new Pair(bout, (next.Span.Start - bout.Span.Start).Value, next));
             }
         }
 
         return [.. filled];
+    }
+
+    /// <summary>Two moves done in turn.</summary>
+    /// <param name="Turn">Seconds from the start of the first to that of the second.</param>
+    private sealed record Pair(Bout First, double Turn, Bout Second);
+
+    private static Bout Again(Bout bout, double from, double to) => bout with { Id = $"{bout.MoveId}p{from:0}", Span = Span.Of(from, to), Confidence = Confidence };
+
+    /// <summary>
+    /// "Set two ... up you get, and row": when the set that a second move ends was called, or its work started; null where nobody did, or where the first would have gone on for much less or
+    /// much more than the first time.
+    /// </summary>
+    private static double? SetCalled(IReadOnlyList<Mark> marks, double from, double until, double turn)
+    {
+        const double sure = 0.9;
+        const double shorter = 0.5;
+        const double longer = 2;
+        return Clocked.Between(marks, from, until).Where(m => m is { Kind: MarkKind.Round or MarkKind.Again or MarkKind.Start, Strength: >= sure } && (until - m.At) / turn is >= shorter and <= longer)
+            .Select(m => (double?)m.At).LastOrDefault();
     }
 
     /// <summary>In the middle of a set that is counted aloud no other begins.</summary>

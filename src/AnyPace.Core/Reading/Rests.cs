@@ -1,3 +1,6 @@
+using System.Collections.Immutable;
+using AnyPace.Core.Sessions;
+
 namespace AnyPace.Core.Reading;
 
 /// <summary>
@@ -21,6 +24,19 @@ internal static class Rests
 
     public static IReadOnlyList<Segment> Kept(IReadOnlyList<Segment> segments, IReadOnlyList<Mark> marks, SaidDose dose) =>
         dose is { Timed: true, RestSeconds: > LeastRest and { } rest } ? [.. segments.Where(s => !IsRest(s, marks, rest))] : segments;
+
+    /// <summary>Bouts that seem to begin in the rest before them, and so to last longer than the work is said to: they begin at the start that is called.</summary>
+    public static ImmutableArray<Bout> Begun(ImmutableArray<Bout> bouts, IReadOnlyList<Mark> marks, SaidDose dose)
+    {
+        return dose is { KeepsTime: true, WorkSeconds: { } work, RestSeconds: > LeastRest and { } rest } ? [.. bouts.Select(b => Late(b) is { } at ? b with { Span = Span.Of(at, b.Span.End.Value) } : b)] : bouts;
+
+        double? Late(Bout bout)
+        {
+            var (start, end) = (bout.Span.Start.Value, bout.Span.End.Value);
+            return end - start <= work + Overrun ? null
+                : Clocked.Between(marks, start + LeastRest, Math.Min(start + rest + Overrun, end)).Where(m => m is { Kind: MarkKind.Start, Strength: >= 0.5 } && Math.Abs(end - m.At - work) < Overrun).Select(m => (double?)m.At).LastOrDefault();
+        }
+    }
 
     private static bool IsRest(Segment segment, IReadOnlyList<Mark> marks, double rest)
     {

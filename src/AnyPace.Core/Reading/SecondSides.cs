@@ -29,11 +29,12 @@ internal static partial class SecondSides
     public static ImmutableArray<Bout> Part(ImmutableArray<Bout> bouts, Speech speech, IReadOnlyList<Mark> marks, MoveLexicon lexicon)
     {
         var turns = SideTurns.Find(marks);
+        var inTurn = bouts.Where(b => b.Side == Side.Both && IsInTurn(speech, b)).Select(b => b.MoveId).ToHashSet();
         var parted = new List<Bout>();
         foreach (var bout in bouts)
         {
             var rest = bout;
-            while (lexicon[bout.MoveId] is { Sides: MoveSides.Each } move && TurnIn(rest, move, speech, marks, turns) is { } turn)
+            while (!inTurn.Contains(bout.MoveId) && lexicon[bout.MoveId] is { Sides: MoveSides.Each } move && TurnIn(rest, move, speech, marks, turns) is { } turn)
             {
                 var at = new Seconds(Math.Round(turn.At, 1));
                 if (parted is [.., var first] && IsOtherSide(first, rest) && turn.At - rest.Span.Start.Value < Moves && (turn.To ?? rest.Side) == rest.Side)
@@ -63,14 +64,13 @@ internal static partial class SecondSides
     private static bool IsOfOneInstruction(Mark mark, IReadOnlyList<Mark> marks) =>
         marks.Any(m => m.Kind is MarkKind.Left or MarkKind.Right && m.Kind != mark.Kind && m.Token < mark.Token && mark.Token - m.Token <= SideTurns.OneInstruction);
 
+    /// <summary>True where both sides are done in turn: what is said so once holds for every round.</summary>
+    private static bool IsInTurn(Speech speech, Bout bout) =>
+        bout.Evidence.Any(e => SideTurns.Alternate(e.Text)) || SideTurns.SaysAlternating(speech, bout.Span.Start.Value, bout.Span.End.Value);
+
     /// <summary>The first change of sides far enough from both ends of a bout, with the side it is to where that is said.</summary>
     private static (double At, Side? To)? TurnIn(Bout bout, Move move, Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Mark> turns)
     {
-        if (bout.Side == Side.Both && bout.Evidence.Any(e => SideTurns.Alternate(e.Text)))
-        {
-            return null;
-        }
-
         var least = move.IsStretch ? HeldLeast : WorkedLeast;
         var (from, to) = (bout.Span.Start.Value + least, bout.Span.End.Value - least);
         var called = Clocked.Between(marks, from, to).Where(m => m.Kind == MarkKind.SwitchSide && m.Strength >= Sure && !SideTurns.IsOtherDirection(m, move)).Select(m => (m.At, To: (Side?)null));

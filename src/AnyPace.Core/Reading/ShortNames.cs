@@ -69,7 +69,7 @@ internal static class ShortNames
 
             if (ShortStems.Contains(word.Stem) && last.TryGetValue(word.Stem, out var named) && speech.At(t) - named.At < sameClass
                 && t > 0 && (speech.Tokens[t - 1].Pauses || speech.Tokens[t - 1].Number is not null || BeforeShort.Contains(speech.Tokens[t - 1].Text) || OfOneSide(speech, t - 1))
-                && (NameFinder.IsSeveral(word) || OfOneSide(speech, t - 1) || word.Text is [.., 'e', 's'] || speech.Tokens[t - 1].Text is "that" or "those" or "these" or "same"))
+                && (NameFinder.IsSeveral(word) || OfOneSide(speech, t - 1) || word.Text is [.., 'e', 's'] || speech.Tokens[t - 1].Text is "that" or "those" or "these" or "same" || IsAllSaid(speech, t)))
             {
                 added.Add((new AliasHit(named.Move, true, 1), t, 1));
             }
@@ -79,9 +79,16 @@ internal static class ShortNames
         raw.Sort((a, b) => a.Token.CompareTo(b.Token));
     }
 
+    /// <summary>"Pick up your heavies and press", and then nothing: it calls the move, and does not tell what to press.</summary>
+    private static bool IsAllSaid(Speech speech, int token) =>
+        speech.Tokens[token - 1].Text is "and" or "then" or "now" && speech.SilentAfter(token, CallSilence);
+
+    /// <summary>Seconds of silence after a move that is called and not told.</summary>
+    private const double CallSilence = 2.5;
+
     /// <summary>"Right arm press": the side is said before the short name.</summary>
     private static bool OfOneSide(Speech speech, int token) =>
-        token > 0 && speech.Tokens[token].Text is "arm" or "hand" or "leg" && speech.Tokens[token - 1].Text is "left" or "right" or "other";
+        token > 0 && speech.Tokens[token].Text is "arm" or "hand" or "leg" or "side" && speech.Tokens[token - 1].Text is "left" or "right" or "other";
 
     /// <summary>Words that are called out for other things than a move.</summary>
     private static readonly HashSet<string> NeverCalled =
@@ -103,11 +110,10 @@ internal static class ShortNames
     internal static HashSet<int> CalledOut(Speech speech, MoveLexicon lexicon, List<(AliasHit Hit, int Token, int Length)> raw)
     {
         const int fewWords = 5;
-        const double silence = 2.5;
         const double recently = 330;
         var found = new HashSet<int>();
         var added = new List<(AliasHit Hit, int Token, int Length)>();
-        bool Ends(int t) => t < 0 || t + 1 >= speech.Tokens.Count || speech.Tokens[t].Stops || speech.SilentAfter(t, silence);
+        bool Ends(int t) => t < 0 || t + 1 >= speech.Tokens.Count || speech.Tokens[t].Stops || speech.SilentAfter(t, CallSilence);
         for (var start = 0; start < speech.Tokens.Count;)
         {
             var end = start;

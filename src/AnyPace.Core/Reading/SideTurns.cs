@@ -36,6 +36,21 @@ internal static partial class SideTurns
     /// <summary>The same of some words.</summary>
     public static bool Alternate(string words) => Alternating().IsMatch(words);
 
+    /// <summary>"Switch legs the whole time, alternating": said while a move is done, or as it is set up.</summary>
+    public static bool SaysAlternating(Speech speech, double from, double to)
+    {
+        const double setUp = 12;
+        for (var t = Clocked.From(speech.Tokens, from - setUp, static t => t.At); t < speech.Tokens.Count && speech.At(t) < to; t++)
+        {
+            if (speech.Tokens[t].Text.StartsWith("alternat", StringComparison.Ordinal))
+            {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /// <summary>"Come back to the middle and other side", "and down, other side": one repetition each.</summary>
     public static bool IsInTurn(Speech speech, Mark mark) => BetweenRepetitions().IsMatch(speech.Before(mark.Token, 6));
 

@@ -196,6 +196,14 @@ public static class Tokenizer
             return;
         }
 
+        if (said.Number == 2 && tokens is [.., { Number: > 20 and { } count, Pauses: false } joined] && count % 10 == 1)
+        {
+            // "Twenty, one, two, three": how many of them, and the first.
+            var tens = Digits(count - 1);
+            tokens[^1] = joined with { Text = tens, Stem = tens, Number = count - 1 };
+            tokens.Add(joined with { Text = "1", Stem = "1", Number = 1, At = (joined.At + at) / 2 });
+        }
+
         tokens.Add(new Token(said.Text, said.Stem, at, said.Number, stops, pauses, cue));
     }
 

@@ -18,6 +18,11 @@ internal static partial class WorkStarts
     public static IReadOnlyList<Segment> Settle(Speech speech, IReadOnlyList<Mark> marks, IReadOnlyList<Segment> segments, SaidDose dose) =>
         dose.KeepsTime ? segments : [.. segments.Select(s => s.StartMarked || BeginsAt(speech, marks, s) is not { } at ? s : s with { Start = at })];
 
+    /// <summary>"We're going to walk a mile today": what is named before the class opens, and goes on after, begins when it opens.</summary>
+    /// <param name="opening">When the class proper begins, in seconds.</param>
+    public static IReadOnlyList<Segment> AfterOpening(IReadOnlyList<Segment> segments, double opening) =>
+        [.. segments.Select(s => s.Start < opening && s.End > opening + LeastWork ? s with { Start = opening } : s)];
+
     /// <summary>When the first repetition of a segment is called; null where that is at its start, or where it is under way when one is.</summary>
     private static double? BeginsAt(Speech speech, IReadOnlyList<Mark> marks, Segment segment)
     {
