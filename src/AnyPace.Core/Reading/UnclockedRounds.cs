@@ -8,6 +8,7 @@ namespace AnyPace.Core.Reading;
 /// "Right arm, eight ... left arm ... and round we go": rounds by repetitions, of which the first is told and the later ones are hardly named. Where a move seems to go on far longer than it did in a round
 /// before, and the next that was read came there after others, those others fill the time here too, each for its share.
 /// </summary>
+/// <remarks>The figures below are ours, set on our own captions; they have no source outside the project.</remarks>
 internal static class UnclockedRounds
 {
     /// <summary>So much longer than in the round before, as a share of it, a bout holds more than its own move.</summary>

@@ -15,7 +15,7 @@ public sealed class UnclockedTests
     [
         "[0:00] welcome it's ten of each and three rounds", "[0:20] first up goblet squats let's go", "[0:22] one two three four five six seven eight nine ten", "[0:50] push ups let's go",
         "[0:52] one two three four five six seven eight nine ten", "[1:20] bent over rows let's go", "[1:22] one two three four five six seven eight nine ten", "[1:50] that's round one done back to the start",
-        "[2:00] goblet squats let's go", $"[2:30] {second}", "[3:00] lovely", "[3:30] that's round two done last round", "[3:40] goblet squats let's go", "[4:10] push ups let's go", "[4:40] bent over rows let's go", "[5:10] and rest",
+        "[2:00] goblet squats let's go", $"[2:55] {second}", "[3:05] lovely", "[3:30] that's round two done last round", "[3:40] goblet squats let's go", "[4:10] push ups let's go", "[4:40] bent over rows let's go", "[5:10] and rest",
         "[5:20] well done see you next time",
     ];
 
