@@ -161,6 +161,6 @@ public sealed class MentionFitTests
 
         // Another machine may round the last digit the other way, and ask another of two questions that tell the same.
         var told = examples.SelectMany(e => e.Of).Select(e => e.Told).ToList();
-        Assert.InRange(told.Average(t => Math.Abs(trees.Likelihood(t) - fitted.Likelihood(t))), 0, 0.01);
+        Assert.InRange(told.Average(t => Math.Abs(trees.Likelihood(t) - fitted.Likelihood(t))), 0, 0.015);
     }
 }
