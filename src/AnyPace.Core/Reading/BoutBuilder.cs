@@ -13,7 +13,7 @@ internal static partial class BoutBuilder
         var bouts = new List<Bout>();
         Bout? previous = null;
         var turns = SideTurns.Find(marks);
-        var alternating = segments.Where(s => SideTurns.SaysAlternating(speech, s.Start, s.End)).Select(s => s.Move.Id).ToHashSet();
+        var alternating = segments.Where(s => s.Move.Sides == MoveSides.Alternating && SideTurns.SaysAlternating(speech, s.Start, s.End)).Select(s => s.Move.Id).ToHashSet();
         for (var i = 0; i < segments.Count; i++)
         {
             var segment = ToOtherSide(ByTheClock(segments[i], dose), i + 1 < segments.Count ? segments[i + 1].Start : speech.End.Value, marks, turns);

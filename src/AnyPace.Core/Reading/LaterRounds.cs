@@ -215,7 +215,7 @@ internal static class LaterRounds
             {
                 var from = Math.Max(free, found.Start);
                 free = Math.Min(next, from + work);
-                added.Add(found.Like with { Id = $"{found.Like.MoveId}{sign}{from:0}", Span = Span.Of(Math.Round(from, 1), Math.Round(free, 1)), Confidence = Confidence });
+                added.Add(LaidAt(found.Like, from, free, sign, Confidence));
                 due = from + Beat(dose);
             }
         }
@@ -322,6 +322,12 @@ internal static class LaterRounds
 
         return added.Count == 0 ? bouts : [.. bouts.Concat(added).OrderBy(b => b.Span.Start)];
     }
+
+    /// <summary>A bout as it was done before, at another time.</summary>
+    /// <param name="from">In seconds, as is <paramref name="to"/>; both are rounded to tenths.</param>
+    /// <param name="sign">Stands in its id.</param>
+    internal static Bout LaidAt(Bout like, double from, double to, char sign, double confidence) =>
+        like with { Id = $"{like.MoveId}{sign}{from:0}", Span = Span.Of(Math.Round(from, 1), Math.Round(to, 1)), Confidence = confidence };
 
     /// <summary>The bouts of a place, both sides of it, as they would be done at another time.</summary>
     /// <param name="at">When the place begins there, in seconds.</param>

@@ -44,7 +44,7 @@ internal static class PairedSets
             if (pairs.FindLast(p => p.Second.MoveId == bout.MoveId) is { } missed && i > 0 && bouts[i - 1].MoveId != missed.First.MoveId
                 && SetCalled(marks, bouts[i - 1].Span.End.Value, bout.Span.Start.Value, missed.Turn) is { } called)
             {
-                filled.Add(Again(missed.First, Math.Round(called, 1), bout.Span.Start.Value));
+                filled.Add(Again(missed.First, called, bout.Span.Start.Value));
             }
 
             filled.Add(bout);
@@ -62,7 +62,7 @@ internal static class PairedSets
     /// <param name="Turn">Seconds from the start of the first to that of the second.</param>
     private sealed record Pair(Bout First, double Turn, Bout Second);
 
-    private static Bout Again(Bout bout, double from, double to) => bout with { Id = $"{bout.MoveId}p{from:0}", Span = Span.Of(from, to), Confidence = Confidence };
+    private static Bout Again(Bout bout, double from, double to) => LaterRounds.LaidAt(bout, from, to, 'p', Confidence);
 
     /// <summary>
     /// "Set two ... up you get, and row": when the set that a second move ends was called, or its work started; null where nobody did, or where the first would have gone on for much less or

@@ -29,7 +29,7 @@ internal static partial class SecondSides
     public static ImmutableArray<Bout> Part(ImmutableArray<Bout> bouts, Speech speech, IReadOnlyList<Mark> marks, MoveLexicon lexicon)
     {
         var turns = SideTurns.Find(marks);
-        var inTurn = bouts.Where(b => b.Side == Side.Both && IsInTurn(speech, b)).Select(b => b.MoveId).ToHashSet();
+        var inTurn = bouts.Where(b => b.Side == Side.Both && lexicon[b.MoveId].Sides == MoveSides.Each && IsInTurn(speech, b)).Select(b => b.MoveId).ToHashSet();
         var parted = new List<Bout>();
         foreach (var bout in bouts)
         {

@@ -44,9 +44,10 @@ internal static class UnclockedRounds
         var gentle = bouts.Where(b => lexicon[b.MoveId].IsGentle).ToList();
         for (var i = 1; i < filled.Count; i++)
         {
-            if (Missing(filled, i, mentions) is { Count: > 0 } missing)
+            var next = i + 1 < filled.Count ? filled[i + 1] : null;
+            var until = (next?.Span.Start ?? filled[i].Span.End).Value;
+            if (Missing(filled, i, next, until, mentions) is { Count: > 0 } missing)
             {
-                var until = i + 1 < filled.Count ? filled[i + 1].Span.Start.Value : filled[i].Span.End.Value;
                 var laid = Laid(filled[i], missing, until, marks);
                 filled.RemoveAt(i);
                 filled.InsertRange(i, laid);
@@ -58,11 +59,11 @@ internal static class UnclockedRounds
     }
 
     /// <summary>What came in a round before between the moves of a bout and of the next, with the bout of the round before first and the next last; empty where nothing is missing.</summary>
-    private static List<Bout> Missing(List<Bout> bouts, int i, List<Mention> mentions)
+    /// <param name="next">Null for the last bout.</param>
+    /// <param name="until">When the next begins, or the last is over, in seconds.</param>
+    private static List<Bout> Missing(List<Bout> bouts, int i, Bout? next, double until, List<Mention> mentions)
     {
         var bout = bouts[i];
-        var next = i + 1 < bouts.Count ? bouts[i + 1] : null;
-        var all = (next?.Span.Start ?? bout.Span.End).Value - bout.Span.Start.Value;
         var best = new List<Bout>();
         var off = double.PositiveInfinity;
         for (var j = 0; j + 1 < i; j++)
@@ -81,7 +82,7 @@ internal static class UnclockedRounds
             for (var k = j + 1; k <= j + MostMissing + 1 && k <= i && (bouts[k].Span.Start - bouts[k - 1].Span.End).Value < Between && !(k > j + 1 && IsLike(bouts[k - 1], bout)); k++)
             {
                 var isEnd = next is null || IsLike(bouts[k], next);
-                var ratio = all / (bouts[k].Span.Start - bouts[j].Span.Start).Value;
+                var ratio = (until - bout.Span.Start.Value) / (bouts[k].Span.Start - bouts[j].Span.Start).Value;
                 if (isEnd && k > j + 1 && ratio is > Quicker and < Slower && Math.Abs(Math.Log(ratio)) < off)
                 {
                     (best, off) = (bouts[j..(k + 1)], Math.Abs(Math.Log(ratio)));
@@ -115,12 +116,8 @@ internal static class UnclockedRounds
         }
 
         var laid = new List<Bout> { bout with { Span = Span.Of(from, starts[1]) } };
-        laid.AddRange(round.Skip(1).SkipLast(1).Select((b, n) => b with
-        {
-            Id = $"{b.MoveId}v{starts[n + 1]:0}",
-            Span = Span.Of(starts[n + 1], n + 2 < starts.Count ? starts[n + 2] : Math.Max(starts[n + 1] + Shortest, bout.Span.End.Value)),
-            Confidence = Confidence,
-        }));
+        laid.AddRange(round.Skip(1).SkipLast(1).Select((b, n) =>
+            LaterRounds.LaidAt(b, starts[n + 1], n + 2 < starts.Count ? starts[n + 2] : Math.Max(starts[n + 1] + Shortest, bout.Span.End.Value), 'v', Confidence)));
         return [.. laid.Where(b => b.Span.Length.Value > 0)];
     }
 
