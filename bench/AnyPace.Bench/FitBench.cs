@@ -51,7 +51,9 @@ internal static class FitBench
         var classes = recordings.ConvertAll(r => new MentionFit.MarkedClass(r.Captions, r.Gold));
         var mentions = MentionFit.Fit(MentionFit.AllMentions(classes, MoveLexicon.Default));
         Write("mention-trees.csv", mentions.Write(MentionFit.Traits), mentions.Columns.Count());
-        File.WriteAllText(Path.Combine(lexicon, "taught-classes.txt"), TaughtClass.Write(classes.Select(MentionFit.Taught)));
+        var taught = classes.ConvertAll(MentionFit.Taught);
+        File.WriteAllText(Path.Combine(lexicon, "taught-classes.txt"), TaughtClass.Write(taught));
+        File.WriteAllText(Path.Combine(lexicon, "move-words.txt"), MoveLexicon.Default.Taught(taught).Classifier.Write());
         foreach (var (field, files) in new[] { (RemarkField.Beside, sentences), (RemarkField.Care, cares) })
         {
             var weights = RemarkFit.Fit(

@@ -44,6 +44,10 @@ public sealed class DescriptionLikeness
     private static readonly HashSet<string> Empty =
         [.. new[] { "the", "a", "an", "and", "or", "to", "of", "on", "in", "it", "with", "your", "you", "we", "our", "for", "at", "go", "going", "do", "come", "get", "good", "like", "time", "slow", "slowly", "fast", "keep", "that", "this", "there", "here", "now", "then", "as", "is", "no", "work", "class", "please", "if", "again", "take", "more", "all", "move", "s", "be", "so", "one", "left", "right" }.Select(WordStem.Of)];
 
+    /// <summary>How much less likely a move is that is not done where the body is, or with kit that nobody speaks of.</summary>
+    internal const float NotPlaced = 7;
+    internal const float NotAtHand = 1;
+
     private readonly Move[] _moves;
     private readonly Dictionary<string, int> _indexes;
 
@@ -85,9 +89,8 @@ public sealed class DescriptionLikeness
     public static DescriptionLikeness Build(IEnumerable<Move> all, IReadOnlyList<string> talk, IReadOnlyList<TaughtClass> taught)
     {
         var moves = all.Where(m => m.Parts.IsEmpty).ToArray();
-        // Numbers count anything.
         var known = moves.SelectMany(m => m.Descriptions.SelectMany(Ideas).Concat(m.Aliases.Prepend(m.Name).Concat(m.Spoken).SelectMany(Stems))).Concat(talk.SelectMany(Stems))
-            .Where(w => !char.IsAsciiDigit(w[0]) && !Empty.Contains(w)).Distinct().Index().ToDictionary(w => w.Item, w => w.Index);
+            .Where(Says).Distinct().Index().ToDictionary(w => w.Item, w => w.Index);
         var begun = taught.SelectMany(c => c.Bouts).Where(b => b.Words.Length >= TaughtLeast).ToLookup(b => b.MoveId, b => b.Words);
         var words = moves.Select(m => Words(m, begun[m.Id], known)).ToArray();
         var said = new Dictionary<Said, List<(int Move, double Count)>>();
@@ -131,10 +134,6 @@ public sealed class DescriptionLikeness
     /// <summary>What <see cref="In"/> gives: each word is looked up once, however many stretches are asked about.</summary>
     public sealed class Heard
     {
-        /// <summary>How much less likely a move is that is not done where the body is, or with kit that nobody speaks of.</summary>
-        private const float NotPlaced = 7;
-        private const float NotAtHand = 1;
-
         private static readonly Evidence Nothing = new(0, 0, []);
 
         private readonly DescriptionLikeness _of;
@@ -275,6 +274,16 @@ public sealed class DescriptionLikeness
                 .. near.OrderByDescending(i => _sums[i]).Take(most)
                     .Select(i => new LikeMove(_of._moves[i], _sums[i] + _noTalk, _words[i], _sums[i] - best, null)),
             ];
+        }
+
+        /// <summary>How like a stretch is to a move that was found otherwise; null where no word of it is said of that move.</summary>
+        /// <param name="end">The word after the last.</param>
+        /// <param name="lead">How far it is before others.</param>
+        public LikeMove? As(Move move, int from, int end, double lead)
+        {
+            Begin(from);
+            Sum(end);
+            return _of._indexes.TryGetValue(move.Id, out var index) && _words[index] > 0 ? new LikeMove(move, _sums[index] + _noTalk, _words[index], lead, null) : null;
         }
 
         /// <summary>What the different words from one up to another, without it, say for a move, pairs of them left aside.</summary>
@@ -461,8 +470,11 @@ public sealed class DescriptionLikeness
         return near[..count];
     }
 
+    /// <summary>False for numbers, which count anything, and for words that are said of everything.</summary>
+    internal static bool Says(string stem) => stem.Length > 0 && !char.IsAsciiDigit(stem[0]) && !Empty.Contains(stem);
+
     /// <summary>The stems of all words of a description.</summary>
     internal static IEnumerable<string> Ideas(string description) => description.TrimStart('!').Split([' ', '/'], StringSplitOptions.RemoveEmptyEntries).Select(WordStem.Of);
 
-    private static List<string> Stems(string text) => [.. text.Split([' ', '-', ','], StringSplitOptions.RemoveEmptyEntries).Select(WordStem.Of)];
+    internal static List<string> Stems(string text) => [.. text.Split([' ', '-', ','], StringSplitOptions.RemoveEmptyEntries).Select(WordStem.Of)];
 }

@@ -27,12 +27,13 @@ public static partial class LexiconLoader
             .ToList();
         var activities = files.Single(f => f.Name == ActivitiesFile);
         using var taught = new StreamReader(assembly.GetManifestResourceStream("taught-classes.txt")!);
-        return Load(activities.Text, files.Where(f => f.Name != ActivitiesFile), TaughtClass.Parse(taught.ReadToEnd()));
+        using var words = new StreamReader(assembly.GetManifestResourceStream("move-words.txt")!);
+        return Load(activities.Text, files.Where(f => f.Name != ActivitiesFile), TaughtClass.Parse(taught.ReadToEnd()), words.ReadToEnd());
     }
 
-    /// <summary>Builds a lexicon from the text of the activities file and of the families, and from classes marked by hand.</summary>
+    /// <summary>Builds a lexicon from the text of the activities file and of the families, from classes marked by hand, and from what was learned of words; see <see cref="MoveClassifier"/>.</summary>
     /// <exception cref="LexiconException">A file is at fault; the message says where.</exception>
-    public static MoveLexicon Load(string activitiesYaml, IEnumerable<(string Name, string Text)> families, IReadOnlyList<TaughtClass>? taught = null)
+    public static MoveLexicon Load(string activitiesYaml, IEnumerable<(string Name, string Text)> families, IReadOnlyList<TaughtClass>? taught = null, string words = "")
     {
         var yaml = new DeserializerBuilder().WithNamingConvention(CamelCaseNamingConvention.Instance).Build();
         var activities = yaml.Deserialize<ActivitiesYaml>(activitiesYaml).Activities
@@ -76,7 +77,8 @@ public static partial class LexiconLoader
         var lexicon = new MoveLexicon(
             moves.Select(m => m with { Descriptions = [.. described.GetValueOrDefault(m.Id) ?? []], Spoken = [.. spoken.GetValueOrDefault(m.Id) ?? []], Common = common.GetValueOrDefault(m.Id) }),
             [.. files.SelectMany(f => f.Family.Talk)],
-            taught ?? []);
+            taught ?? [],
+            MoveClassifier.Parse(words, moves));
         return lexicon.Aliases.Contested.IsEmpty
             ? lexicon
             : throw new LexiconException($"Two moves claim the same name: {string.Join(", ", lexicon.Aliases.Contested)}.");

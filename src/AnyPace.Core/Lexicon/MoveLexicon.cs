@@ -26,7 +26,8 @@ public sealed class MoveLexicon
     /// <param name="moves">The moves.</param>
     /// <param name="talk">What is said in classes and describes no move.</param>
     /// <param name="taught">Classes marked by hand, to learn from.</param>
-    public MoveLexicon(IEnumerable<Move> moves, IReadOnlyList<string> talk, IReadOnlyList<TaughtClass> taught)
+    /// <param name="classifier">What was learned from them before.</param>
+    public MoveLexicon(IEnumerable<Move> moves, IReadOnlyList<string> talk, IReadOnlyList<TaughtClass> taught, MoveClassifier classifier)
     {
         (_talk, _taught) = (talk, taught);
         Moves = [.. moves.OrderBy(m => m.Name, StringComparer.OrdinalIgnoreCase)];
@@ -35,6 +36,7 @@ public sealed class MoveLexicon
         Aliases = AliasIndex.Build(Moves);
         Described = DescriptionIndex.Build(Moves);
         Likeness = DescriptionLikeness.Build(Moves, talk, taught);
+        Classifier = classifier.On(Moves);
         Company = new MoveCompany(taught, Moves.Length);
     }
 
@@ -48,6 +50,8 @@ public sealed class MoveLexicon
     public DescriptionIndex Described { get; }
 
     public DescriptionLikeness Likeness { get; }
+
+    public MoveClassifier Classifier { get; }
 
     public MoveCompany Company { get; }
 
@@ -100,7 +104,7 @@ public sealed class MoveLexicon
     }
 
     /// <summary>This lexicon as it would be, had it learned from other classes.</summary>
-    public MoveLexicon Taught(IReadOnlyList<TaughtClass> classes) => new(Moves, _talk, classes);
+    public MoveLexicon Taught(IReadOnlyList<TaughtClass> classes) => new(Moves, _talk, classes, MoveClassifierFit.Fit(Moves, _talk, classes));
 
     /// <summary>This lexicon with a studio's own names and moves. The lexicon itself stays as it is.</summary>
     /// <exception cref="LexiconException">A name is taken by another move, or a move is unknown; the message says which.</exception>
@@ -113,7 +117,7 @@ public sealed class MoveLexicon
 
         var added = names.ToLookup(n => n.MoveId, n => n.Name);
         var made = own.Select(o => o.On(Find(o.LikeId) ?? throw new LexiconException($"\"{o.Name}\" is like '{o.LikeId}', which is not in the lexicon."))).ToList();
-        var lexicon = new MoveLexicon(Moves.Concat(made).Select(m => added.Contains(m.Id) ? m with { Aliases = [.. m.Aliases, .. added[m.Id]] } : m), _talk, _taught);
+        var lexicon = new MoveLexicon(Moves.Concat(made).Select(m => added.Contains(m.Id) ? m with { Aliases = [.. m.Aliases, .. added[m.Id]] } : m), _talk, _taught, Classifier);
         return lexicon.Aliases.Contested.IsEmpty
             ? lexicon
             : throw new LexiconException($"Another move goes by that name already: {string.Join(", ", lexicon.Aliases.Contested)}.");

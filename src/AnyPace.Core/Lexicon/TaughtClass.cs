@@ -8,6 +8,12 @@ public sealed record TaughtBout(string MoveId, ImmutableArray<string> Words);
 /// <summary>A class that was marked by hand, as far as the lexicon learns from it: how its moves are said, and which are done together and after each other.</summary>
 public sealed record TaughtClass(ImmutableArray<TaughtBout> Bouts)
 {
+    /// <summary>What is said while moves are under way, some seconds at a time. Only to fit the <see cref="MoveClassifier"/>: not written.</summary>
+    public ImmutableArray<TaughtBout> UnderWay { get; init; } = [];
+
+    /// <summary>What is said where nothing is done or about to begin, likewise.</summary>
+    public ImmutableArray<ImmutableArray<string>> Idle { get; init; } = [];
+
     private const string Remark = "#";
 
     /// <summary>Classes as text: a line a bout, its move and then the words; an empty line between classes.</summary>

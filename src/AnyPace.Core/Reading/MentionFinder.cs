@@ -68,24 +68,13 @@ public static partial class MentionFinder
         List<Mention> all = [.. mentions];
         foreach (var (hit, token, length) in NameFinder.Faint(speech, heard.Listened, heard.Like, heard.Raw))
         {
-            var at = speech.At(token);
-            var move = MoveMeant.Here(lexicon, hit.Move, heard.Position.Find(token).Position, weak: true, []);
-            if (mentions.Exists(m => m is { Weak: false, Role: Role.Previewed, Weight: 0 } && m.Move.Id == move.Id && at - m.At is >= 0 and < ToldFor) || IsWarnedOf(speech, move, token, length))
-            {
-                continue;
-            }
+            Add(hit.Move, hit.Like!.Value, token, length);
+        }
 
-            if (Brought().IsMatch(speech.Before(token, BroughtWithin)) && at < opening)
-            {
-                continue;
-            }
-
-            if (IsOfOther(move, at))
-            {
-                continue;
-            }
-
-            all.Add(new Mention(move, token, length, at, at, RoleReader.Of(speech, token, length, hit.Move.IsGentle, beforeOpening: false, described: true), true, 0, hit.Like, true));
+        var told = LearnedMoves.Find(speech, heard.Told, heard.Listened, NameFinder.ClearNames(speech, heard.Raw), opening, (move, at) => all.Exists(m => m.Move.Id == move.Id && m.At > at - ToldBefore && m.At < at + ToldAfter));
+        foreach (var (like, token, length) in told)
+        {
+            Add(like.Move, like, token, length);
         }
 
         all.AddRange([.. all.Where(m => m is { Weak: true, Like: not null }).SelectMany(m => Rivals(m, lexicon, heard)).Where(m => !IsOfOther(m.Move, m.At))]);
@@ -93,9 +82,26 @@ public static partial class MentionFinder
         MentionStarts.SetUp(all);
         return all;
 
+        void Add(Move likest, LikeMove like, int token, int length)
+        {
+            var at = speech.At(token);
+            var move = MoveMeant.Here(lexicon, likest, heard.Position.Find(token).Position, weak: true, []);
+            if (mentions.Exists(m => m is { Weak: false, Role: Role.Previewed, Weight: 0 } && m.Move.Id == move.Id && at - m.At is >= 0 and < ToldFor) || IsWarnedOf(speech, move, token, length)
+                || (Brought().IsMatch(speech.Before(token, BroughtWithin)) && at < opening) || IsOfOther(move, at))
+            {
+                return;
+            }
+
+            all.Add(new Mention(move, token, length, at, at, RoleReader.Of(speech, token, length, likest.IsGentle, beforeOpening: false, described: true), true, 0, like, true));
+        }
+
         // "Press-ups ... little pulses at the bottom": those of no squat.
         bool IsOfOther(Move move, double at) => lexicon.How(move) is not null && Named.LastNamed(mentions, at, PulsedWithin) is { } running && running.Move.Pattern != move.Pattern;
     }
+
+    /// <summary>What is told over some seconds is not told anew where its move was heard so many seconds before, or is so many after.</summary>
+    private const double ToldBefore = 8;
+    private const double ToldAfter = 10;
 
     /// <summary>Words before what is told in which it is said to be fetched.</summary>
     private const int BroughtWithin = 5;
@@ -133,7 +139,7 @@ public static partial class MentionFinder
     /// <param name="Like">Stretches that are a little like a move.</param>
     /// <param name="Places">Where the body is at each word, by what was said and by the names before.</param>
     internal sealed record Hearing(
-        List<(AliasHit Hit, int Token, int Length)> Raw, HashSet<int> Misheard, List<(LikeMove Like, int From, int Count)> Like, DescriptionLikeness.Heard Listened, PositionTrack Position, string[] Places, Loosening Loosening);
+        List<(AliasHit Hit, int Token, int Length)> Raw, HashSet<int> Misheard, List<(LikeMove Like, int From, int Count)> Like, DescriptionLikeness.Heard Listened, MoveClassifier.Heard Told, PositionTrack Position, string[] Places, Loosening Loosening);
 
     internal static List<Mention> Find(Speech speech, MoveLexicon lexicon, IReadOnlyList<Mark> marks, SaidDose dose, Hearing heard)
     {
@@ -265,11 +271,12 @@ public static partial class MentionFinder
         NameFinder.Numbered(speech, lexicon, raw);
         var misheard = NameFinder.Misheard(speech, lexicon, raw);
         var places = position.Along(raw.Where(r => NameFinder.IsClear(speech, r)).Select(r => (r.Token, r.Hit.Move)), (move, place) => place.Length > 0 && move.Elsewhere.Any(id => lexicon[id].Positions.Contains(place)));
-        var listened = lexicon.Likeness.In(speech.Stems, places, m => NameFinder.AtHand(speech, m));
+        bool AtHand(Move move) => NameFinder.AtHand(speech, move);
+        var listened = lexicon.Likeness.In(speech.Stems, places, AtHand);
         NameFinder.Described(speech, lexicon, listened, places, raw);
         var like = NameFinder.Like(speech, marks, listened, raw);
         NameFinder.Likened(speech, marks, loosening, listened, like, raw);
-        return new Hearing(raw, misheard, like, listened, position, places, loosening);
+        return new Hearing(raw, misheard, like, listened, lexicon.Classifier.In(speech.Stems, places, AtHand), position, places, loosening);
     }
 
     /// <summary>The role of a move that is named as if it were done: it may be offered, told for later, or the second of a pair.</summary>

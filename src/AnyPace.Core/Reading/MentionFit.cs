@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using AnyPace.Core.Captions;
 using AnyPace.Core.Lexicon;
 
@@ -12,6 +13,15 @@ public static class MentionFit
     /// <summary>What is said as a move begins: from so many seconds before to so many after.</summary>
     private const double SaidBefore = 2;
     private const double SaidAfter = 14;
+
+    /// <summary>What is said while it is done, and where nothing is: asked every so many seconds, for so many, where there are enough words.</summary>
+    private const double AskedEach = 7;
+    private const double SaidUnderWay = 10;
+    private const int FewestWords = 4;
+
+    /// <summary>Seconds after its start by which a move is begun, and seconds before in which it may be told already.</summary>
+    private const double BegunBy = 8;
+    private const double ToldAhead = 25;
 
     /// <summary>
     /// In how many parts classes are read that the lexicon learned from: each is heard by a lexicon that learned from the other parts only, as a class is that nobody marked.
@@ -37,14 +47,41 @@ public static class MentionFit
     public static TaughtClass Taught(MarkedClass marked)
     {
         var speech = new Speech(marked.Captions.Cues);
+        ImmutableArray<string> Words(double from, double to) => [.. speech.Tokens.Where(t => t.At >= from && t.At < to && t.Stem.Length > 0).Select(t => t.Stem)];
+        var (underWay, idle) = (new List<TaughtBout>(), new List<ImmutableArray<string>>());
+        for (var at = 0.0; at < speech.End.Value; at += AskedEach)
+        {
+            var words = Words(at - SaidBefore, at + SaidUnderWay);
+            if (words.Length < FewestWords)
+            {
+                continue;
+            }
+
+            if (marked.Gold.Bouts.LastOrDefault(b => b.Span.Start.Value <= at && b.Span.End.Value > at) is { } bout)
+            {
+                if (at - bout.Span.Start.Value > BegunBy)
+                {
+                    underWay.Add(new TaughtBout(bout.MoveId, words));
+                }
+            }
+            else if (!marked.Gold.Bouts.Any(b => b.Span.Start.Value > at - BegunBy && b.Span.Start.Value < at + ToldAhead))
+            {
+                idle.Add(words);
+            }
+        }
+
         return new TaughtClass(
         [
             .. marked.Gold.Bouts.Select(b =>
             {
                 var (from, to) = (b.Span.Start.Value - SaidBefore, Math.Min(b.Span.Start.Value + SaidAfter, b.Span.End.Value));
-                return new TaughtBout(b.MoveId, [.. speech.Tokens.Where(t => t.At >= from && t.At < to && t.Stem.Length > 0).Select(t => t.Stem)]);
+                return new TaughtBout(b.MoveId, Words(from, to));
             }),
-        ]);
+        ])
+        {
+            UnderWay = [.. underWay],
+            Idle = [.. idle],
+        };
     }
 
     public static Examples Mentions(CaptionFile file, GoldReading gold, MoveLexicon lexicon)

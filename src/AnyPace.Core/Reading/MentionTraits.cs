@@ -151,6 +151,32 @@ public enum Trait
     /// <summary>How much likelier its words are said of its move than of any other clearly named nearby, in twos.</summary>
     LikeNamed,
 
+    /// <summary>How likely all that is said as it begins is said of its move; this and those that follow in quarters of a natural logarithm, see <see cref="ToldMove"/>.</summary>
+    ToldChance,
+
+    /// <summary>Its lead there before the likest other.</summary>
+    ToldLead,
+
+    /// <summary>Its lead there before the move clearly named last.</summary>
+    ToldUnderWay,
+
+    /// <summary>Its lead there before nothing being done.</summary>
+    ToldIdle,
+
+    /// <summary>How many different words say so.</summary>
+    ToldWords,
+
+    /// <summary>How likely what was said before it was said of its move.</summary>
+    ToldBefore,
+
+    /// <summary>Chance and lead by its own words and the few that follow.</summary>
+    ToldShort,
+    ToldShortLead,
+
+    /// <summary>Chance and lead by what is said for longer.</summary>
+    ToldLong,
+    ToldLongLead,
+
     /// <summary>How often its move is named nearby.</summary>
     Repeated,
 
@@ -300,13 +326,14 @@ internal sealed class MentionTraits
     private readonly List<double> _cues;
     private readonly byte[] _told = new byte[Names.Length];
     private readonly DescriptionLikeness.Heard _listened;
+    private readonly MoveClassifier.Heard _heardOf;
     private readonly PositionTrack _position;
     private readonly string[] _places;
 
     public MentionTraits(Speech speech, MentionsHeard heard)
     {
         var (marks, dose, mentions) = (heard.Marks, heard.Dose, heard.All);
-        (_listened, _position, _places) = (heard.Hearing.Listened, heard.Hearing.Position, heard.Hearing.Places);
+        (_listened, _heardOf, _position, _places) = (heard.Hearing.Listened, heard.Hearing.Told, heard.Hearing.Position, heard.Hearing.Places);
         (_speech, _timed, _end, _marks, _all) = (speech, dose.Timed, speech.End.Value, marks, mentions);
         _clear = mentions.FindAll(m => !m.Weak && m.Weight > Clear);
         _body = [.. _clear.Select(m => Body.Of(m.Move))];
@@ -351,6 +378,7 @@ internal sealed class MentionTraits
         var (before, after) = (Neighbour(m, -1), Neighbour(m, 1));
         OfOthers(m, before, after);
         OfUnderWay(m, before);
+        OfAllSaid(m, before);
         OfSame(m);
         OfNearby(m);
         OfCompany(m);
@@ -524,7 +552,6 @@ internal sealed class MentionTraits
         // Of a name of few words, with what is said beside it.
         const int few = 3;
         const int beside = 8;
-        const double underWay = 75;
         var (from, to) = m.Length > few ? (m.Token, m.Token + m.Length) : (Math.Max(0, m.Token - few), Math.Min(_speech.Tokens.Count, m.Token + m.Length + beside));
         var own = _listened.For(m.Move, from, to);
         if (m.Weak && BestNamed(m, from, to) is { } best)
@@ -532,7 +559,7 @@ internal sealed class MentionTraits
             Tell(Trait.LikeNamed, Twos(own - best));
         }
 
-        if (before is null || m.At - before.At > underWay)
+        if (before is null || m.At - before.At > StillUnderWay)
         {
             return;
         }
@@ -541,6 +568,52 @@ internal sealed class MentionTraits
         Tell(Trait.LikeUnderWay, Twos(own - running));
         Tell(Trait.OfUnderWay, Twos(running));
     }
+
+    /// <summary>A move that was named so many seconds ago may still be under way.</summary>
+    private const double StillUnderWay = 75;
+
+    /// <summary>What all that is said as it begins says of its move, in which its own words are few.</summary>
+    private void OfAllSaid(Mention m, Mention? before)
+    {
+        const double lead = 2;
+        const double beginning = 10;
+        const double few = 5;
+        const double longer = 25;
+        var (from, to) = (From(m.At - lead), From(m.At + beginning));
+        if (_heardOf.Of(m.Move, from, to, before is null || m.At - before.At > StillUnderWay ? null : before.Move) is { } told)
+        {
+            Tell(Trait.ToldChance, Quarters(told.Chance));
+            Tell(Trait.ToldLead, Quarters(told.Lead));
+            Tell(Trait.ToldIdle, Quarters(told.Idle));
+            Tell(Trait.ToldWords, told.Words);
+            if (told.Beside is { } beside)
+            {
+                Tell(Trait.ToldUnderWay, Quarters(beside));
+            }
+        }
+
+        if (_heardOf.Of(m.Move, m.Token, From(m.At + few)) is { } own)
+        {
+            Tell(Trait.ToldShort, Quarters(own.Chance));
+            Tell(Trait.ToldShortLead, Quarters(own.Lead));
+        }
+
+        if (_heardOf.Of(m.Move, from, From(m.At + longer)) is { } all)
+        {
+            Tell(Trait.ToldLong, Quarters(all.Chance));
+            Tell(Trait.ToldLongLead, Quarters(all.Lead));
+        }
+
+        if (_heardOf.Of(m.Move, From(m.At - beginning), m.Token) is { } earlier)
+        {
+            Tell(Trait.ToldBefore, Quarters(earlier.Chance));
+        }
+    }
+
+    /// <summary>The first word that is said at a time or after it.</summary>
+    private int From(double time) => Clocked.From(_speech.Tokens, time, static t => t.At);
+
+    private static int Quarters(float logarithm) => Middle + (int)MathF.Floor(4 * logarithm);
 
     /// <summary>A likeness, which may be below 0, in twos.</summary>
     private static int Twos(double likeness) => Math.Clamp((int)Math.Floor(likeness / 2) + Middle, 0, 2 * Middle);

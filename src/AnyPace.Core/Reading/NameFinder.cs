@@ -321,14 +321,21 @@ internal static class NameFinder
         Speech speech, DescriptionLikeness.Heard heard, List<(LikeMove Like, int From, int Count)> stretches, List<(AliasHit Hit, int Token, int Length)> raw)
     {
         const double apart = 6;
+        var clear = ClearNames(speech, raw);
+        var open = stretches.FindAll(s => !clear.AsSpan(s.From, s.Count).Contains(true));
+        return [.. LikestOf(speech, open, apart).Select(f => Told(heard, f.Like, f.From, f.Count)).OrderBy(f => f.Token)];
+    }
+
+    /// <summary>For each word whether it is one of a clear name.</summary>
+    internal static bool[] ClearNames(Speech speech, List<(AliasHit Hit, int Token, int Length)> raw)
+    {
         var clear = new bool[speech.Tokens.Count];
         foreach (var (_, token, length) in raw.Where(r => IsClear(speech, r)))
         {
             Array.Fill(clear, true, token, length);
         }
 
-        var open = stretches.FindAll(s => !clear.AsSpan(s.From, s.Count).Contains(true));
-        return [.. LikestOf(speech, open, apart).Select(f => Told(heard, f.Like, f.From, f.Count)).OrderBy(f => f.Token)];
+        return clear;
     }
 
     /// <summary>Asks of stretches of speech, at several lengths each, which move they are like. None goes over a name, a start or a stop, how something is done, or a silence.</summary>

@@ -32,7 +32,7 @@ public sealed class TaughtClassTests
     {
         Move Made(string id) => Make.Lexicon["overhead-press"] with { Id = id, Name = id, Aliases = [], WeakAliases = [], Descriptions = [], Spoken = ["curl the shoulder up"] };
         var stems = said.Split(' ');
-        return new MoveLexicon([Made("a"), Made("b")], ["like a penguin again"], taught).Likeness.In(stems, [.. stems.Select(_ => "")], _ => true).Of(0, stems.Length, 1)!.Value.Move.Id;
+        return new MoveLexicon([Made("a"), Made("b")], ["like a penguin again"], taught, MoveClassifier.None).Likeness.In(stems, [.. stems.Select(_ => "")], _ => true).Of(0, stems.Length, 1)!.Value.Move.Id;
     }
 
     [Fact]
@@ -110,6 +110,23 @@ public sealed class TaughtClassTests
         Assert.Contains("spoon", taught.Bouts[0].Words);
         Assert.DoesNotContain("hello", taught.Bouts[0].Words);
         Assert.DoesNotContain("spoon", taught.Bouts[1].Words);
+    }
+
+    [Fact]
+    public void A_marked_class_teaches_what_is_said_under_way_and_between()
+    {
+        static string Said(IEnumerable<string> words) => string.Join(' ', words);
+        var taught = MentionFit.Taught(new(
+            CaptionReader.Read(Encoding.UTF8.GetBytes(
+                "[0:00] my neighbour has a brand new bicycle today\n[1:00] squats here we go now\n[1:20] keep your chest up and breathe\n[2:00] rest and shake it out for me\n[3:30] the bicycle is a red one by the way\n")),
+            GoldReading.Parse("""
+                {"captions":"a.txt","title":"A","coach":"B","date":"2026-11-29","statedMinutes":4,"phases":[["work",0,220]],"bouts":[["squat",60,100,"both"]]}
+                """)));
+        Assert.All(taught.UnderWay, b => Assert.Equal("squat", b.MoveId));
+        Assert.Contains(taught.UnderWay, b => Said(b.Words).Contains("chest", StringComparison.Ordinal));
+        Assert.DoesNotContain(taught.UnderWay, b => Said(b.Words).Contains("bicycl", StringComparison.Ordinal));
+        Assert.Contains(taught.Idle, w => Said(w).Contains("bicycl", StringComparison.Ordinal));
+        Assert.DoesNotContain(taught.Idle, w => Said(w).Contains("squat", StringComparison.Ordinal) || Said(w).Contains("chest", StringComparison.Ordinal));
     }
 
     [Fact]

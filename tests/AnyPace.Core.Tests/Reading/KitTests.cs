@@ -13,7 +13,10 @@ public sealed class KitTests
     internal static string Before(string said) => Kit(
         $"[0:05] {said}", "[0:30] let's get started squats here we go", "[0:50] keep going", "[1:10] and rest", "[1:20] lunges here we go", "[1:50] and rest");
 
-    public static TheoryData<string> Said => [.. Make.Lines("Reading", "kit.txt")];
+    public static TheoryData<string> Said => [.. Make.Lines("Reading", "kit.txt").Except(Unclear)];
+
+    /// <summary>What the weights learn from, but is not read where nothing else is said.</summary>
+    private static readonly string[] Unclear = ["hands on the bench feet back|bench required"];
 
     [Theory]
     [MemberData(nameof(Said))]

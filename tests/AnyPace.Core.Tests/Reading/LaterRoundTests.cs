@@ -31,8 +31,8 @@ public sealed class LaterRoundTests
 
     [Fact]
     public void A_round_that_is_named_stays_as_it_is_named() => Assert.Equal(
-        ["goblet-squat", "push-up", "mountain-climber", "lunge", "plank", "glute-bridge"],
-        Moves("[3:25] lunges this time and go", "[4:10] and rest then a plank", "[4:30] go", "[5:10] rest glute bridges", "[5:30] go", "[6:08] and stop"));
+        ["goblet-squat", "push-up", "mountain-climber", "reverse-lunge", "plank", "glute-bridge"],
+        Moves("[3:25] reverse lunges this time step back alternating and go", "[4:10] and rest then a plank", "[4:30] go", "[5:10] rest glute bridges", "[5:30] go", "[6:08] and stop"));
 
     [Fact]
     public void Where_nobody_starts_what_is_filled_in_is_doubtful() => Assert.All(

@@ -150,6 +150,18 @@ public sealed class MentionFitTests
         Assert.Equal(TaughtClass.Write(Tuned.Select(MentionFit.Taught)), shipped.ReadToEnd());
     }
 
+    /// <summary>Whoever changes what the lexicon says of moves, or a marked class, runs <c>./anypace bench fit</c>.</summary>
+    [Fact]
+    public void The_shipped_words_of_moves_are_those_of_the_lexicon_and_the_marked_classes()
+    {
+        var (shipped, fitted) = (Make.Lexicon.Classifier, Make.Lexicon.Taught([.. Tuned.Select(MentionFit.Taught)]).Classifier);
+        var words = fitted.Write().Split('\n').Skip(2).Select(l => l.Split(' ')[0]).Where(w => w.Length > 0).ToList();
+        var moves = Make.Lexicon.Moves.Where(m => m.Parts.IsEmpty).ToList();
+
+        // Another machine may add up in another order.
+        Assert.InRange(words.Average(w => moves.Average(m => Math.Abs(shipped[w, m.Id] - fitted[w, m.Id]))), 0, 0.01);
+    }
+
     /// <summary>Whoever changes what is heard, or a marked class, runs <c>./anypace bench fit</c>.</summary>
     [Fact]
     public void The_shipped_trees_are_those_of_the_marked_classes()
@@ -161,6 +173,6 @@ public sealed class MentionFitTests
 
         // Another machine may round the last digit the other way, and ask another of two questions that tell the same.
         var told = examples.SelectMany(e => e.Of).Select(e => e.Told).ToList();
-        Assert.InRange(told.Average(t => Math.Abs(trees.Likelihood(t) - fitted.Likelihood(t))), 0, 0.015);
+        Assert.InRange(told.Average(t => Math.Abs(trees.Likelihood(t) - fitted.Likelihood(t))), 0, 0.01);
     }
 }
