@@ -128,7 +128,7 @@ public sealed class StudioTests(Site site) : IClassFixture<Site>
     public async Task A_swap_gives_the_same_desk_without_the_page_around_it()
     {
         var (visitor, _, desk) = await DeskAsync();
-        var answer = await visitor.SubmitAsync(desk, ".bout-form", new() { ["end"] = "0:58" }, swap: true);
+        var answer = await visitor.SubmitAsync(desk, ".bout-form", new() { ["start"] = "0:42", ["end"] = "1:20" }, swap: true);
         Assert.Equal(HttpStatusCode.OK, answer.Status);
         Assert.Null(answer.Page.QuerySelector("header.top"));
         Assert.NotNull(answer.Page.QuerySelector("#desk svg.strip-desk"));
@@ -325,7 +325,7 @@ public sealed class StudioTests(Site site) : IClassFixture<Site>
     public async Task A_version_nobody_looked_at_is_not_published()
     {
         var (visitor, id, desk) = await DeskAsync("manager");
-        await visitor.SubmitAsync(desk, ".bout-form", new() { ["end"] = "0:58" });
+        await visitor.SubmitAsync(desk, ".bout-form", new() { ["start"] = "0:42", ["end"] = "1:20" });
         var answer = await visitor.SubmitAsync(desk, "form[action*=Publish]", []);
         Assert.Contains("was saved while you looked", answer.Text);
         Assert.Null((await site.Sessions.FindAsync(id, CancellationToken.None))!.Published);
