@@ -12,6 +12,9 @@ internal static class Make
 {
     public static readonly MoveLexicon Lexicon = MoveLexicon.Default;
 
+    /// <summary>The body in one position for so many words, with all kit at hand; nobody knows where for an empty one.</summary>
+    public static MoveFits Fits(int words, string place = "") => new([.. Enumerable.Repeat(place, words)], _ => true);
+
     /// <summary>The lines of a list that lies beside the tests; empty ones and those that begin with # are left out.</summary>
     public static IEnumerable<string> Lines(string folder, string file) => File.ReadLines(Path.Combine(AppContext.BaseDirectory, folder, file)).Where(l => l.Length > 0 && l[0] != '#');
 

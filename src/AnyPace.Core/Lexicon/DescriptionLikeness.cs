@@ -44,10 +44,6 @@ public sealed class DescriptionLikeness
     private static readonly HashSet<string> Empty =
         [.. new[] { "the", "a", "an", "and", "or", "to", "of", "on", "in", "it", "with", "your", "you", "we", "our", "for", "at", "go", "going", "do", "come", "get", "good", "like", "time", "slow", "slowly", "fast", "keep", "that", "this", "there", "here", "now", "then", "as", "is", "no", "work", "class", "please", "if", "again", "take", "more", "all", "move", "s", "be", "so", "one", "left", "right" }.Select(WordStem.Of)];
 
-    /// <summary>How much less likely a move is that is not done where the body is, or with kit that nobody speaks of.</summary>
-    internal const float NotPlaced = 7;
-    internal const float NotAtHand = 1;
-
     private readonly Move[] _moves;
     private readonly Dictionary<string, int> _indexes;
 
@@ -65,7 +61,7 @@ public sealed class DescriptionLikeness
     {
         (_moves, _known, _said, _unsaid) = (moves, known, said, unsaid);
         _indexes = moves.Index().ToDictionary(m => m.Item.Id, m => m.Index);
-        _common = [.. moves.Select(m => (float)Math.Log(0.5 + m.Common))];
+        _common = [.. moves.Select(Common)];
     }
 
     /// <summary>A known word by its number, or two of them, the smaller number first.</summary>
@@ -89,8 +85,7 @@ public sealed class DescriptionLikeness
     public static DescriptionLikeness Build(IEnumerable<Move> all, IReadOnlyList<string> talk, IReadOnlyList<TaughtClass> taught)
     {
         var moves = all.Where(m => m.Parts.IsEmpty).ToArray();
-        var known = moves.SelectMany(m => m.Descriptions.SelectMany(Ideas).Concat(m.Aliases.Prepend(m.Name).Concat(m.Spoken).SelectMany(Stems))).Concat(talk.SelectMany(Stems))
-            .Where(Says).Distinct().Index().ToDictionary(w => w.Item, w => w.Index);
+        var known = Known(moves, talk);
         var begun = taught.SelectMany(c => c.Bouts).Where(b => b.Words.Length >= TaughtLeast).ToLookup(b => b.MoveId, b => b.Words);
         var words = moves.Select(m => Words(m, begun[m.Id], known)).ToArray();
         var said = new Dictionary<Said, List<(int Move, double Count)>>();
@@ -127,9 +122,8 @@ public sealed class DescriptionLikeness
 
     /// <summary>Speech to look for descriptions in.</summary>
     /// <param name="stems">Stems of all its words.</param>
-    /// <param name="places">For each word the position the body is in, empty where nobody knows.</param>
-    /// <param name="atHand">Whether the kit of a move is at hand.</param>
-    public Heard In(IReadOnlyList<string> stems, string[] places, Func<Move, bool> atHand) => new(this, stems, places, atHand);
+    /// <param name="fits">Which moves fit there.</param>
+    public Heard In(IReadOnlyList<string> stems, MoveFits fits) => new(this, stems, fits);
 
     /// <summary>What <see cref="In"/> gives: each word is looked up once, however many stretches are asked about.</summary>
     public sealed class Heard
@@ -137,12 +131,11 @@ public sealed class DescriptionLikeness
         private static readonly Evidence Nothing = new(0, 0, []);
 
         private readonly DescriptionLikeness _of;
-        private readonly string[] _places;
+        private readonly MoveFits _fitting;
 
         /// <summary>What each word says, -1 where it is not known, and what it says with the known words before it.</summary>
         private readonly (int Word, Evidence Says)[] _single;
         private readonly (int With, int Word, Evidence Says)[][] _pairs;
-        private readonly Lazy<float>[] _kit;
         private readonly Dictionary<string, float[]> _fits = [];
 
         /// <summary>What speaks for each move in the stretch; minus infinity for those of which no word was said.</summary>
@@ -158,9 +151,9 @@ public sealed class DescriptionLikeness
         private double _count;
         private double _noTalk;
 
-        internal Heard(DescriptionLikeness of, IReadOnlyList<string> stems, string[] places, Func<Move, bool> atHand)
+        internal Heard(DescriptionLikeness of, IReadOnlyList<string> stems, MoveFits fits)
         {
-            (_of, _places) = (of, places);
+            (_of, _fitting) = (of, fits);
             var ids = new Dictionary<Said, int>();
             (int Word, Evidence Says) Look(Said said) => of._said.TryGetValue(said, out var says) ? (ids.TryGetValue(said, out var id) ? id : ids[said] = ids.Count, says) : (-1, Nothing);
             var numbers = Numbers(stems, of._known);
@@ -182,7 +175,6 @@ public sealed class DescriptionLikeness
                 _pairs[t] = [.. pairs];
             }
 
-            _kit = [.. of._moves.Select(m => new Lazy<float>(() => m.Kit.IsEmpty || atHand(m) ? 0 : NotAtHand))];
             _scores = new float[of._moves.Length];
             _sums = new float[of._moves.Length];
             _words = new int[of._moves.Length];
@@ -354,7 +346,7 @@ public sealed class DescriptionLikeness
                 }
             }
 
-            var fits = Fits(_places[end - 1]);
+            var fits = Fits(_fitting.PlaceAt(end - 1));
             TensorPrimitives.MultiplyAdd(_of._unsaid, (float)_count, _scores, _sums);
             TensorPrimitives.Add(_sums, fits, _sums);
             return fits;
@@ -381,7 +373,7 @@ public sealed class DescriptionLikeness
         {
             if (!_fits.TryGetValue(place, out var fits))
             {
-                _fits[place] = fits = [.. _of._moves.Select((m, i) => _of._common[i] - _kit[i].Value - (place.Length == 0 || m.IsDone(place) ? 0 : NotPlaced))];
+                _fits[place] = fits = [.. _of._moves.Select((m, i) => _of._common[i] - _fitting.Against(m, place))];
             }
 
             return fits;
@@ -470,8 +462,13 @@ public sealed class DescriptionLikeness
         return near[..count];
     }
 
-    /// <summary>False for numbers, which count anything, and for words that are said of everything.</summary>
-    internal static bool Says(string stem) => stem.Length > 0 && !char.IsAsciiDigit(stem[0]) && !Empty.Contains(stem);
+    /// <summary>How common a move is before anything is said, as a natural logarithm.</summary>
+    internal static float Common(Move move) => (float)Math.Log(0.5 + move.Common);
+
+    /// <summary>The words that the lexicon uses of its moves and in talk, each with a number; without numbers, which count anything, and words that are said of everything.</summary>
+    internal static Dictionary<string, int> Known(IEnumerable<Move> moves, IEnumerable<string> talk) =>
+        moves.SelectMany(m => m.Descriptions.SelectMany(Ideas).Concat(m.Aliases.Prepend(m.Name).Concat(m.Spoken).SelectMany(Stems))).Concat(talk.SelectMany(Stems))
+            .Where(w => !char.IsAsciiDigit(w[0]) && !Empty.Contains(w)).Distinct().Index().ToDictionary(w => w.Item, w => w.Index);
 
     /// <summary>The stems of all words of a description.</summary>
     internal static IEnumerable<string> Ideas(string description) => description.TrimStart('!').Split([' ', '/'], StringSplitOptions.RemoveEmptyEntries).Select(WordStem.Of);

@@ -78,7 +78,7 @@ public static partial class LexiconLoader
             moves.Select(m => m with { Descriptions = [.. described.GetValueOrDefault(m.Id) ?? []], Spoken = [.. spoken.GetValueOrDefault(m.Id) ?? []], Common = common.GetValueOrDefault(m.Id) }),
             [.. files.SelectMany(f => f.Family.Talk)],
             taught ?? [],
-            MoveClassifier.Parse(words, moves));
+            MoveClassifier.Parse(words));
         return lexicon.Aliases.Contested.IsEmpty
             ? lexicon
             : throw new LexiconException($"Two moves claim the same name: {string.Join(", ", lexicon.Aliases.Contested)}.");

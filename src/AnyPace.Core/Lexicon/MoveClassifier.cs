@@ -21,7 +21,7 @@ public readonly record struct ToldMove(float Chance, float Lead, float? Beside, 
 public sealed class MoveClassifier
 {
     /// <summary>A weight is written as one letter: so many of them are 1, from <see cref="Zero"/> on, up and down to <see cref="Lowest"/> and <see cref="Highest"/>.</summary>
-    internal const float StepsPerUnit = 10;
+    private const float StepsPerUnit = 10;
     private const char Zero = 'P';
     private const char Lowest = '!';
     private const char Highest = '~';
@@ -43,22 +43,19 @@ public sealed class MoveClassifier
         (_ids, _words, _weights) = (ids, words, weights);
         var known = moves.ToDictionary(m => m.Id);
         _moves = [.. ids.Select(known.GetValueOrDefault)];
-        _common = [.. _moves.Select(m => m is null ? float.NegativeInfinity : Common(m)), 0];
+        _common = [.. _moves.Select(m => m is null ? float.NegativeInfinity : DescriptionLikeness.Common(m)), 0];
         _indexes = _moves.Index().Where(m => m.Item is not null).ToDictionary(m => m.Item!.Id, m => m.Index);
     }
 
-    internal MoveClassifier(IReadOnlyList<Move> moves, IReadOnlyList<string> words, float[][] weights)
-        : this([.. moves.Select(m => m.Id)], words.Index().ToDictionary(w => w.Item, w => w.Index), [.. weights.Select(w => (float[])[.. w.Select(Rounded)])], moves)
+    internal MoveClassifier(IReadOnlyList<Move> moves, Dictionary<string, int> words, float[][] weights)
+        : this([.. moves.Select(m => m.Id)], words, [.. weights.Select(w => (float[])[.. w.Select(Rounded)])], moves)
     {
     }
 
     /// <summary>One that knows no words, and so tells nothing.</summary>
-    public static MoveClassifier None { get; } = new([], [], []);
+    public static MoveClassifier None { get; } = new([], [], [], []);
 
-    /// <summary>How common a move is before anything is said, as a logarithm.</summary>
-    internal static float Common(Move move) => (float)Math.Log(0.5 + move.Common);
-
-    /// <summary>The same for the moves of another lexicon; those that it did not learn of stay untold.</summary>
+    /// <summary>The same for the moves of a lexicon; those that it did not learn of stay untold.</summary>
     public MoveClassifier On(IEnumerable<Move> moves) => new(_ids, _words, _weights, moves);
 
     /// <summary>The weight of a word for a move, 0 for a word or a move that is not known.</summary>
@@ -84,10 +81,9 @@ public sealed class MoveClassifier
         return text.ToString();
     }
 
-    /// <param name="text">As <see cref="Write"/> gives it.</param>
-    /// <param name="moves">The moves of the lexicon.</param>
+    /// <summary>Reads what <see cref="Write"/> gives. It tells nothing before it is asked of the moves of a lexicon, see <see cref="On"/>.</summary>
     /// <exception cref="FormatException">A line is not as it should be; the message says which.</exception>
-    public static MoveClassifier Parse(string text, IEnumerable<Move> moves)
+    public static MoveClassifier Parse(string text)
     {
         ImmutableArray<string>? ids = null;
         var words = new Dictionary<string, int>();
@@ -109,24 +105,22 @@ public sealed class MoveClassifier
             weights.Add([.. line[(space + 1)..].Select(c => (c - Zero) / StepsPerUnit)]);
         }
 
-        return new MoveClassifier(ids ?? [], words, [.. weights], moves);
+        return new MoveClassifier(ids ?? [], words, [.. weights], []);
     }
 
     private static float Rounded(float weight) => Math.Clamp(MathF.Round(weight * StepsPerUnit), Lowest - Zero, Highest - Zero) / StepsPerUnit;
 
     /// <summary>Speech to ask of.</summary>
     /// <param name="stems">Stems of all its words.</param>
-    /// <param name="places">For each word the position the body is in, empty where nobody knows.</param>
-    /// <param name="atHand">Whether the kit of a move is at hand.</param>
-    public Heard In(IReadOnlyList<string> stems, string[] places, Func<Move, bool> atHand) => new(this, stems, places, atHand);
+    /// <param name="fits">Which moves fit there.</param>
+    public Heard In(IReadOnlyList<string> stems, MoveFits fits) => new(this, stems, fits);
 
     /// <summary>What <see cref="In"/> gives: each word is looked up once, however many stretches are asked about.</summary>
     public sealed class Heard
     {
         private readonly MoveClassifier _of;
         private readonly int[] _words;
-        private readonly string[] _places;
-        private readonly Lazy<float[]> _kit;
+        private readonly MoveFits _fitting;
         private readonly Dictionary<string, float[]> _misfits = [];
 
         /// <summary>The stretch each word was last seen in.</summary>
@@ -156,11 +150,10 @@ public sealed class MoveClassifier
             public float[] Says { get; } = new float[moves + 1];
         }
 
-        internal Heard(MoveClassifier of, IReadOnlyList<string> stems, string[] places, Func<Move, bool> atHand)
+        internal Heard(MoveClassifier of, IReadOnlyList<string> stems, MoveFits fits)
         {
-            (_of, _places) = (of, places);
+            (_of, _fitting) = (of, fits);
             _words = [.. stems.Select(s => of._words.GetValueOrDefault(s, -1))];
-            _kit = new(() => [.. of._moves.Select(m => m is null || m.Kit.IsEmpty || atHand(m) ? 0 : DescriptionLikeness.NotAtHand)]);
             _seenAt = new int[of._words.Count];
             (_work, _shares) = (new float[of._moves.Length], new float[of._moves.Length]);
             for (var i = 0; i < _asked.Length; i++)
@@ -203,7 +196,7 @@ public sealed class MoveClassifier
                 return found;
             }
 
-            TensorPrimitives.Subtract(stretch.Says.AsSpan(0, _work.Length), Misfits(_places[end - 1]), _work);
+            TensorPrimitives.Subtract(stretch.Says.AsSpan(0, _work.Length), Misfits(_fitting.PlaceAt(end - 1)), _work);
             var top = TensorPrimitives.Max<float>(_work);
             if (top < stretch.Says[^1])
             {
@@ -288,7 +281,7 @@ public sealed class MoveClassifier
         {
             if (!_misfits.TryGetValue(place, out var misfits))
             {
-                _misfits[place] = misfits = [.. _of._moves.Select((m, i) => _kit.Value[i] + (place.Length == 0 || m is null || m.IsDone(place) ? 0 : DescriptionLikeness.NotPlaced))];
+                _misfits[place] = misfits = [.. _of._moves.Select(m => m is null ? 0 : _fitting.Against(m, place))];
             }
 
             return misfits;

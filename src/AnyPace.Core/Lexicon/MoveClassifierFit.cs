@@ -35,31 +35,40 @@ public static class MoveClassifierFit
         Move[] moves = [.. all.Where(m => m.Parts.IsEmpty)];
         var indexes = moves.Index().ToDictionary(m => m.Item.Id, m => m.Index);
         var idle = moves.Length;
-        var told = new List<(IEnumerable<string> Stems, int Move, float Weight)>();
+        var words = DescriptionLikeness.Known(moves, talk);
+        var examples = new List<Example>();
+        void Learn(int move, float weight, IEnumerable<IEnumerable<string>> sentences) =>
+            examples.AddRange(sentences.Select(stems => new Example([.. stems.Select(s => words.GetValueOrDefault(s, -1)).Where(n => n >= 0).Distinct()], move, weight)).Where(x => x.Words.Length > 0));
+
+        void LearnOf(float weight, IEnumerable<TaughtBout> bouts)
+        {
+            foreach (var bout in bouts.Where(b => indexes.ContainsKey(b.MoveId)))
+            {
+                Learn(indexes[bout.MoveId], weight, [bout.Words]);
+            }
+        }
+
         foreach (var (i, move) in moves.Index())
         {
-            told.AddRange(move.Descriptions.Select(d => (DescriptionLikeness.Ideas(d), i, OfIdeas)));
-            told.AddRange(move.Aliases.Prepend(move.Name).Select(n => ((IEnumerable<string>)DescriptionLikeness.Stems(n), i, OfName)));
-            told.AddRange(move.Spoken.Select(s => ((IEnumerable<string>)DescriptionLikeness.Stems(s), i, Whole)));
+            Learn(i, OfIdeas, move.Descriptions.Select(DescriptionLikeness.Ideas));
+            Learn(i, OfName, move.Aliases.Prepend(move.Name).Select(DescriptionLikeness.Stems));
+            Learn(i, Whole, move.Spoken.Select(DescriptionLikeness.Stems));
         }
 
-        told.AddRange(talk.Select(t => ((IEnumerable<string>)DescriptionLikeness.Stems(t), idle, Whole)));
-        IReadOnlyList<string> words = [.. told.SelectMany(t => t.Stems).Where(DescriptionLikeness.Says).Distinct()];
+        Learn(idle, Whole, talk.Select(DescriptionLikeness.Stems));
         foreach (var taken in taught)
         {
-            told.AddRange(taken.Bouts.Where(b => indexes.ContainsKey(b.MoveId)).Select(b => ((IEnumerable<string>)b.Words, indexes[b.MoveId], Whole)));
-            told.AddRange(taken.UnderWay.Where(b => indexes.ContainsKey(b.MoveId)).Select(b => ((IEnumerable<string>)b.Words, indexes[b.MoveId], UnderWay)));
-            told.AddRange(taken.Idle.Select(w => ((IEnumerable<string>)w, idle, Whole)));
+            LearnOf(Whole, taken.Bouts);
+            LearnOf(UnderWay, taken.UnderWay);
+            Learn(idle, Whole, taken.Idle.Select(w => w.AsEnumerable()));
         }
 
-        var numbers = words.Index().ToDictionary(w => w.Item, w => w.Index);
-        var examples = told.Select(t => new Example([.. t.Stems.Select(s => numbers.GetValueOrDefault(s, -1)).Where(n => n >= 0).Distinct()], t.Move, t.Weight)).Where(e => e.Words.Length > 0).ToList();
-        return new MoveClassifier(moves, words, Learn(examples, words.Count, [.. moves.Select(MoveClassifier.Common), 0]));
+        return new MoveClassifier(moves, words, Weigh(examples, words.Count, [.. moves.Select(DescriptionLikeness.Common), 0]));
     }
 
     /// <param name="common">How likely each is before a word is said, as a logarithm.</param>
     /// <returns>For each word a weight for each that it can be said of.</returns>
-    private static float[][] Learn(List<Example> examples, int words, float[] common)
+    private static float[][] Weigh(List<Example> examples, int words, float[] common)
     {
         // Rows are as long as whole vectors: the loop below is what all the time goes into.
         var padded = (common.Length + Vector<float>.Count - 1) / Vector<float>.Count * Vector<float>.Count;

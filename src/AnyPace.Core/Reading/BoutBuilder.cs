@@ -227,7 +227,7 @@ internal static partial class BoutBuilder
         const int furthestApart = 5;
         const int heard = 3;
         var (top, numbers, last) = (0, 0, false);
-        for (var t = Clocked.From(speech.Tokens, start, static w => w.At); t < speech.Tokens.Count && speech.At(t) < end; t++)
+        for (var t = Clocked.From(speech.Tokens, start); t < speech.Tokens.Count && speech.At(t) < end; t++)
         {
             if (speech.Tokens[t].Number is not { } number || (t + 1 < speech.Tokens.Count && Unit().IsMatch(speech.Tokens[t + 1].Text)))
             {

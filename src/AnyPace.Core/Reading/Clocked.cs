@@ -16,6 +16,9 @@ internal static class Clocked
         return low;
     }
 
+    /// <summary>Index of the first word said at or after a time.</summary>
+    public static int From(IReadOnlyList<Token> words, double at) => From(words, at, static w => w.At);
+
     /// <summary>Index of the first mark at or after a time.</summary>
     public static int From(IReadOnlyList<Mark> marks, double at) => From(marks, at, static m => m.At);
 

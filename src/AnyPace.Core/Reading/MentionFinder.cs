@@ -66,12 +66,13 @@ public static partial class MentionFinder
     internal static List<Mention> WithFaint(Speech speech, MoveLexicon lexicon, Hearing heard, List<Mention> mentions, double opening)
     {
         List<Mention> all = [.. mentions];
-        foreach (var (hit, token, length) in NameFinder.Faint(speech, heard.Listened, heard.Like, heard.Raw))
+        var named = NameFinder.ClearNames(speech, heard.Raw);
+        foreach (var (hit, token, length) in NameFinder.Faint(speech, heard.Listened, heard.Like, named))
         {
             Add(hit.Move, hit.Like!.Value, token, length);
         }
 
-        var told = LearnedMoves.Find(speech, heard.Told, heard.Listened, NameFinder.ClearNames(speech, heard.Raw), opening, (move, at) => all.Exists(m => m.Move.Id == move.Id && m.At > at - ToldBefore && m.At < at + ToldAfter));
+        var told = LearnedMoves.Find(speech, heard.Told, heard.Listened, named, opening, (move, at) => all.Exists(m => m.Move.Id == move.Id && m.At > at - ToldBefore && m.At < at + ToldAfter));
         foreach (var (like, token, length) in told)
         {
             Add(like.Move, like, token, length);
@@ -271,12 +272,12 @@ public static partial class MentionFinder
         NameFinder.Numbered(speech, lexicon, raw);
         var misheard = NameFinder.Misheard(speech, lexicon, raw);
         var places = position.Along(raw.Where(r => NameFinder.IsClear(speech, r)).Select(r => (r.Token, r.Hit.Move)), (move, place) => place.Length > 0 && move.Elsewhere.Any(id => lexicon[id].Positions.Contains(place)));
-        bool AtHand(Move move) => NameFinder.AtHand(speech, move);
-        var listened = lexicon.Likeness.In(speech.Stems, places, AtHand);
+        var fits = new MoveFits(places, m => NameFinder.AtHand(speech, m));
+        var listened = lexicon.Likeness.In(speech.Stems, fits);
         NameFinder.Described(speech, lexicon, listened, places, raw);
         var like = NameFinder.Like(speech, marks, listened, raw);
         NameFinder.Likened(speech, marks, loosening, listened, like, raw);
-        return new Hearing(raw, misheard, like, listened, lexicon.Classifier.In(speech.Stems, places, AtHand), position, places, loosening);
+        return new Hearing(raw, misheard, like, listened, lexicon.Classifier.In(speech.Stems, fits), position, places, loosening);
     }
 
     /// <summary>The role of a move that is named as if it were done: it may be offered, told for later, or the second of a pair.</summary>

@@ -377,8 +377,9 @@ internal sealed class MentionTraits
         OfPlace(m);
         var (before, after) = (Neighbour(m, -1), Neighbour(m, 1));
         OfOthers(m, before, after);
-        OfUnderWay(m, before);
-        OfAllSaid(m, before);
+        var underWay = before is null || m.At - before.At > StillUnderWay ? null : before;
+        OfUnderWay(m, underWay);
+        OfAllSaid(m, underWay);
         OfSame(m);
         OfNearby(m);
         OfCompany(m);
@@ -547,7 +548,7 @@ internal sealed class MentionTraits
     }
 
     /// <summary>What the words of a mention say for its move beside the move under way and beside what else is named: words that are as like the move under way are most often said of how that one is done.</summary>
-    private void OfUnderWay(Mention m, Mention? before)
+    private void OfUnderWay(Mention m, Mention? underWay)
     {
         // Of a name of few words, with what is said beside it.
         const int few = 3;
@@ -559,12 +560,12 @@ internal sealed class MentionTraits
             Tell(Trait.LikeNamed, Twos(own - best));
         }
 
-        if (before is null || m.At - before.At > StillUnderWay)
+        if (underWay is null)
         {
             return;
         }
 
-        var running = _listened.For(before.Move, from, to);
+        var running = _listened.For(underWay.Move, from, to);
         Tell(Trait.LikeUnderWay, Twos(own - running));
         Tell(Trait.OfUnderWay, Twos(running));
     }
@@ -573,14 +574,14 @@ internal sealed class MentionTraits
     private const double StillUnderWay = 75;
 
     /// <summary>What all that is said as it begins says of its move, in which its own words are few.</summary>
-    private void OfAllSaid(Mention m, Mention? before)
+    private void OfAllSaid(Mention m, Mention? underWay)
     {
         const double lead = 2;
         const double beginning = 10;
         const double few = 5;
         const double longer = 25;
         var (from, to) = (From(m.At - lead), From(m.At + beginning));
-        if (_heardOf.Of(m.Move, from, to, before is null || m.At - before.At > StillUnderWay ? null : before.Move) is { } told)
+        if (_heardOf.Of(m.Move, from, to, underWay?.Move) is { } told)
         {
             Tell(Trait.ToldChance, Quarters(told.Chance));
             Tell(Trait.ToldLead, Quarters(told.Lead));
@@ -611,7 +612,7 @@ internal sealed class MentionTraits
     }
 
     /// <summary>The first word that is said at a time or after it.</summary>
-    private int From(double time) => Clocked.From(_speech.Tokens, time, static t => t.At);
+    private int From(double time) => Clocked.From(_speech.Tokens, time);
 
     private static int Quarters(float logarithm) => Middle + (int)MathF.Floor(4 * logarithm);
 

@@ -318,11 +318,10 @@ internal static class NameFinder
 
     /// <summary>Moves that stretches of speech are a little like, beside all that was found: whether they are done is for <see cref="MentionJudge"/> to say.</summary>
     internal static List<(AliasHit Hit, int Token, int Length)> Faint(
-        Speech speech, DescriptionLikeness.Heard heard, List<(LikeMove Like, int From, int Count)> stretches, List<(AliasHit Hit, int Token, int Length)> raw)
+        Speech speech, DescriptionLikeness.Heard heard, List<(LikeMove Like, int From, int Count)> stretches, bool[] named)
     {
         const double apart = 6;
-        var clear = ClearNames(speech, raw);
-        var open = stretches.FindAll(s => !clear.AsSpan(s.From, s.Count).Contains(true));
+        var open = stretches.FindAll(s => !named.AsSpan(s.From, s.Count).Contains(true));
         return [.. LikestOf(speech, open, apart).Select(f => Told(heard, f.Like, f.From, f.Count)).OrderBy(f => f.Token)];
     }
 

@@ -81,7 +81,7 @@ internal static partial class SecondSides
     /// <summary>In the midst of a one-sided move fewer words tell that the other side comes.</summary>
     private static IEnumerable<(double At, Side? To)> ToldIn(Speech speech, double from, double to)
     {
-        for (var t = Clocked.From(speech.Tokens, from, static w => w.At); t < speech.Tokens.Count && speech.At(t) < to; t++)
+        for (var t = Clocked.From(speech.Tokens, from); t < speech.Tokens.Count && speech.At(t) < to; t++)
         {
             if (speech.Tokens[t].Text is "change" or "swap" or "switch" or "and" or "then" or "now" or "let" or "t'other" && Told().IsMatch(speech.Around(t, 0, Words)) && !SideChanges.IsNotYet(speech, t))
             {

@@ -40,7 +40,7 @@ internal static partial class SideTurns
     public static bool SaysAlternating(Speech speech, double from, double to)
     {
         const double setUp = 12;
-        for (var t = Clocked.From(speech.Tokens, from - setUp, static t => t.At); t < speech.Tokens.Count && speech.At(t) < to; t++)
+        for (var t = Clocked.From(speech.Tokens, from - setUp); t < speech.Tokens.Count && speech.At(t) < to; t++)
         {
             if (speech.Tokens[t].Text.StartsWith("alternat", StringComparison.Ordinal))
             {

@@ -287,7 +287,7 @@ internal static class SilentRounds
                 var at = (double)(from + t);
                 var called = at + work > to + Near ? double.NegativeInfinity
                     : CalledAt(MarkKind.Start, at) + (StopCounts * CalledAt(MarkKind.Stop, at + work)) - (farewell < at ? Farewell : 0);
-                var (first, end) = (Clocked.From(speech.Tokens, at - Near, static w => w.At), Clocked.From(speech.Tokens, at + (0.8 * work), static w => w.At));
+                var (first, end) = (Clocked.From(speech.Tokens, at - Near), Clocked.From(speech.Tokens, at + (0.8 * work)));
                 for (var place = 0; place < round.Count; place++)
                 {
                     says[place][t] = called + (round[place] is { } of ? NamedIn(of.MoveId, at) + ReadIn(of.MoveId, read, at) + ToldIn(told, place, first, end) : 0);

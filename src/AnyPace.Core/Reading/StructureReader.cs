@@ -175,7 +175,7 @@ internal static partial class StructureReader
     private static CountRange? RoundsAt(Speech speech, double at)
     {
         const int within = 14;
-        return BeatRounds().Match(speech.Around(Clocked.From(speech.Tokens, at, static t => t.At), 0, within)) is { Success: true } said
+        return BeatRounds().Match(speech.Around(Clocked.From(speech.Tokens, at), 0, within)) is { Success: true } said
             ? CountRange.Of(int.Parse(said.Groups["n"].Value, CultureInfo.InvariantCulture)) : null;
     }
 

@@ -28,7 +28,7 @@ internal static partial class WorkStarts
     {
         const double just = 3;
         var until = Math.Min(segment.End - LeastWork, segment.Start + LongestSetUp);
-        for (var i = Clocked.From(speech.Tokens, segment.Start - just, static t => t.At); i < speech.Tokens.Count && speech.At(i) <= until; i++)
+        for (var i = Clocked.From(speech.Tokens, segment.Start - just); i < speech.Tokens.Count && speech.At(i) <= until; i++)
         {
             if (IsFirst(speech, i, segment.Move.IsHeld))
             {

@@ -27,7 +27,7 @@ public sealed class MoveClassifierTests
     private static MoveClassifier.Heard In(string said, string place = "", MoveClassifier? by = null)
     {
         var stems = Stems(said);
-        return (by ?? Classifier).In(stems, [.. stems.Select(_ => place)], _ => true);
+        return (by ?? Classifier).In(stems, Make.Fits(stems.Length, place));
     }
 
     private static ToldMove? Of(string said, int move, MoveClassifier? by = null) => In(said, by: by).Of(Moves[move], 0, said.Split(' ').Length);
@@ -134,7 +134,7 @@ public sealed class MoveClassifierTests
     [Fact]
     public void It_comes_back_as_it_was_written()
     {
-        var read = MoveClassifier.Parse(Classifier.Write(), Moves);
+        var read = MoveClassifier.Parse(Classifier.Write()).On(Moves);
         Assert.Equal(Classifier.Write(), read.Write());
         Assert.Equal(Of("push it overhead", 0), Of("push it overhead", 0, read));
         Assert.NotEqual(0, read["push", "press"]);
@@ -145,7 +145,7 @@ public sealed class MoveClassifierTests
     [Fact]
     public void Moves_that_are_gone_are_never_likely_and_new_ones_are_not_told()
     {
-        var read = MoveClassifier.Parse(Classifier.Write(), [Moves[0], Moves[2], Make.Lexicon["lunge"]]);
+        var read = MoveClassifier.Parse(Classifier.Write()).On([Moves[0], Moves[2], Make.Lexicon["lunge"]]);
         const string said = "bend the knees hips go back";
         Assert.DoesNotContain("sit", In(said, by: read).Likely(0, 6, 3, -20).Select(l => l.Move.Id));
         Assert.Null(In(said, by: read).Of(Moves[1], 0, 6));
@@ -159,7 +159,7 @@ public sealed class MoveClassifierTests
     [InlineData("# remark\na b\npushPPP\n", "Line 3")]
     [InlineData("a b\npush P\u0007P\n", "Line 2")]
     public void A_broken_table_says_where(string text, string says) =>
-        Assert.Contains(says, Assert.Throws<FormatException>(() => MoveClassifier.Parse(text, Moves)).Message);
+        Assert.Contains(says, Assert.Throws<FormatException>(() => MoveClassifier.Parse(text)).Message);
 
     [Fact]
     public void Nothing_learned_tells_nothing()

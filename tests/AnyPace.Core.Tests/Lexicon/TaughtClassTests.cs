@@ -32,7 +32,7 @@ public sealed class TaughtClassTests
     {
         Move Made(string id) => Make.Lexicon["overhead-press"] with { Id = id, Name = id, Aliases = [], WeakAliases = [], Descriptions = [], Spoken = ["curl the shoulder up"] };
         var stems = said.Split(' ');
-        return new MoveLexicon([Made("a"), Made("b")], ["like a penguin again"], taught, MoveClassifier.None).Likeness.In(stems, [.. stems.Select(_ => "")], _ => true).Of(0, stems.Length, 1)!.Value.Move.Id;
+        return new MoveLexicon([Made("a"), Made("b")], ["like a penguin again"], taught, MoveClassifier.None).Likeness.In(stems, Make.Fits(stems.Length)).Of(0, stems.Length, 1)!.Value.Move.Id;
     }
 
     [Fact]
@@ -83,7 +83,7 @@ public sealed class TaughtClassTests
     public void A_stretch_of_speech_has_rivals_the_likest_first()
     {
         var stems = "step back and bend both knees".Split(' ').Select(WordStem.Of).ToList();
-        var heard = Make.Lexicon.Likeness.In(stems, [.. stems.Select(_ => "standing")], _ => true);
+        var heard = Make.Lexicon.Likeness.In(stems, Make.Fits(stems.Count, "standing"));
         var best = heard.Of(0, stems.Count, 1)!.Value;
         var rivals = heard.Beside(best.Move, 0, stems.Count, 3, 20);
         Assert.Equal(3, rivals.Count);

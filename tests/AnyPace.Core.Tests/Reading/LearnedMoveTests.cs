@@ -13,8 +13,8 @@ public sealed class LearnedMoveTests
     private static (Speech Speech, List<(LikeMove Like, int Token, int Length)> Found) Find(string captions, Func<Move, double, bool>? isTold = null, double opening = 0, string named = "")
     {
         var speech = new Speech(CaptionReader.Read(Encoding.UTF8.GetBytes(captions)).Cues);
-        string[] places = [.. speech.Stems.Select(_ => string.Empty)];
-        return (speech, LearnedMoves.Find(speech, Make.Lexicon.Classifier.In(speech.Stems, places, _ => true), Make.Lexicon.Likeness.In(speech.Stems, places, _ => true), [.. speech.Tokens.Select(t => t.Text == named)], opening, isTold ?? ((_, _) => false)));
+        var fits = Make.Fits(speech.Stems.Count);
+        return (speech, LearnedMoves.Find(speech, Make.Lexicon.Classifier.In(speech.Stems, fits), Make.Lexicon.Likeness.In(speech.Stems, fits), [.. speech.Tokens.Select(t => t.Text == named)], opening, isTold ?? ((_, _) => false)));
     }
 
     [Fact]

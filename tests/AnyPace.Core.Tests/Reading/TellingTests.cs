@@ -168,7 +168,7 @@ public sealed class TellingTests
     private static LikeMove Likest(DescriptionLikeness like, string words)
     {
         var stems = words.Split(' ').Select(WordStem.Of).ToList();
-        return like.In(stems, [.. stems.Select(_ => "")], _ => true).Of(0, stems.Count, 1)!.Value;
+        return like.In(stems, Make.Fits(stems.Count)).Of(0, stems.Count, 1)!.Value;
     }
 
     [Fact]
