@@ -18,9 +18,15 @@ public static class MoveClassifierFit
     private const float UnderWay = 0.3f;
 
     private const float Rate = 0.1f;
-    private const float Ridge = 0.001f;
+    private const float Ridge = 0.0003f;
     private const float Damping = 0.01f;
     private const int Epochs = 10;
+
+    /// <summary>
+    /// What moves have in common - family, place, muscles, kit, words of the name - has weights too, which count so much for each of them: what is heard of one lunge tells of all,
+    /// and moves that few sentences are known of are told by those like them.
+    /// </summary>
+    private const float InCommon = 0.3f;
 
     /// <summary>How many of the words of an example are left out each time it is learned from.</summary>
     private const double LeftOut = 0.3;
@@ -63,18 +69,33 @@ public static class MoveClassifierFit
             Learn(idle, Whole, taken.Idle.Select(w => w.AsEnumerable()));
         }
 
-        return new MoveClassifier(moves, words, Weigh(examples, words.Count, [.. moves.Select(DescriptionLikeness.Common), 0]));
+        return new MoveClassifier(moves, words, Weigh(examples, words.Count, [.. moves.Select(DescriptionLikeness.Common), 0], [.. Common(moves), []]));
     }
 
-    /// <param name="common">How likely each is before a word is said, as a logarithm.</param>
-    /// <returns>For each word a weight for each that it can be said of.</returns>
-    private static float[][] Weigh(List<Example> examples, int words, float[] common)
+    /// <summary>For each move the numbers of what it has in common with others.</summary>
+    private static IEnumerable<int[]> Common(Move[] moves)
     {
-        // Rows are as long as whole vectors: the loop below is what all the time goes into.
-        var padded = (common.Length + Vector<float>.Count - 1) / Vector<float>.Count * Vector<float>.Count;
-        float[][] Rows() => [.. Enumerable.Range(0, words).Select(_ => new float[padded])];
-        var (weights, slopes) = (Rows(), Rows());
-        var errors = new float[padded];
+        string[][] all =
+        [
+            .. moves.Select(m => (string[])
+            [
+                $"family {m.Family}", $"pattern {m.Pattern}", $"sides {m.Sides}", $"impact {m.Impact}", $"held {m.IsHeld}", .. m.Positions.Select(p => $"position {p}"), .. m.Prime.Select(p => $"muscle {p}"),
+                .. m.Kit.DefaultIfEmpty("none").Select(k => $"kit {k}"), .. DescriptionLikeness.Stems(m.Name).Distinct().Select(w => $"name {w}"),
+            ]),
+        ];
+        var numbers = all.SelectMany(t => t).CountBy(t => t).Where(t => t.Value > 1).Index().ToDictionary(t => t.Item.Key, t => t.Index);
+        return all.Select(of => (int[])[.. of.Where(numbers.ContainsKey).Select(t => numbers[t])]);
+    }
+
+    /// <param name="likely">How likely each is before a word is said, as a logarithm.</param>
+    /// <param name="common">For each the numbers of what it has in common with others.</param>
+    /// <returns>For each word a weight for each that it can be said of.</returns>
+    private static float[][] Weigh(List<Example> examples, int words, float[] likely, int[][] common)
+    {
+        var own = new Weights(words, likely.Length);
+        var shared = new Weights(words, common.SelectMany(c => c).DefaultIfEmpty(-1).Max() + 1);
+        var (errors, sums) = (own.Row(), shared.Row());
+        var known = errors.AsSpan(0, likely.Length);
         var order = Enumerable.Range(0, examples.Count).ToArray();
         var chance = new Random(1);
         for (var epoch = 0; epoch < Epochs; epoch++)
@@ -84,36 +105,100 @@ public static class MoveClassifierFit
             {
                 var (said, move, weight) = examples[n];
                 var heard = Array.FindAll(said, _ => chance.NextDouble() >= LeftOut);
-                var known = errors.AsSpan(0, common.Length);
-                common.CopyTo(known);
-                foreach (var word in heard)
-                {
-                    TensorPrimitives.Add(known, weights[word].AsSpan(0, common.Length), known);
-                }
-
+                Array.Clear(errors);
+                likely.CopyTo(known);
+                own.Add(heard, errors);
+                Array.Clear(sums);
+                shared.Add(heard, sums);
+                AddCommon(known, common, sums);
                 TensorPrimitives.SoftMax<float>(known, known);
                 known[move]--;
                 TensorPrimitives.Multiply(known, weight, known);
-                foreach (var word in heard)
+                own.Learn(heard, errors);
+                Array.Clear(sums);
+                for (var i = 0; i < common.Length; i++)
                 {
-                    Step(weights[word], slopes[word], errors);
+                    foreach (var trait in common[i])
+                    {
+                        sums[trait] += InCommon * known[i];
+                    }
                 }
+
+                shared.Learn(heard, sums);
             }
         }
 
-        return [.. weights.Select(w => w[..common.Length])];
+        return
+        [
+            .. Enumerable.Range(0, words).Select(w =>
+            {
+                var weights = own[w][..likely.Length];
+                AddCommon(weights, common, shared[w]);
+                return weights;
+            }),
+        ];
     }
 
-    private static void Step(float[] weights, float[] slopes, float[] errors)
+    /// <summary>Adds to each what speaks for all that it has in common with others.</summary>
+    private static void AddCommon(Span<float> sums, int[][] common, float[] shared)
     {
-        var (ridge, rate, damping) = (new Vector<float>(Ridge), new Vector<float>(Rate), new Vector<float>(Damping));
-        for (var i = 0; i < errors.Length; i += Vector<float>.Count)
+        for (var i = 0; i < common.Length; i++)
         {
-            var weight = new Vector<float>(weights, i);
-            var slope = new Vector<float>(errors, i) + (ridge * weight);
-            var past = new Vector<float>(slopes, i) + (slope * slope);
-            past.CopyTo(slopes, i);
-            (weight - (rate * slope / Vector.SquareRoot(past + damping))).CopyTo(weights, i);
+            var sum = 0f;
+            foreach (var trait in common[i])
+            {
+                sum += shared[trait];
+            }
+
+            sums[i] += InCommon * sum;
+        }
+    }
+
+    /// <summary>A weight for each word and column, each with a step of its own. Rows are as long as whole vectors: all the time goes into them.</summary>
+    private sealed class Weights
+    {
+        private readonly int _length;
+        private readonly float[][] _weights;
+        private readonly float[][] _slopes;
+
+        public Weights(int words, int columns)
+        {
+            _length = (columns + Vector<float>.Count - 1) / Vector<float>.Count * Vector<float>.Count;
+            float[][] Rows() => [.. Enumerable.Range(0, words).Select(_ => Row())];
+            (_weights, _slopes) = (Rows(), Rows());
+        }
+
+        public float[] this[int word] => _weights[word];
+
+        public float[] Row() => new float[_length];
+
+        public void Add(int[] words, float[] sums)
+        {
+            foreach (var word in words)
+            {
+                TensorPrimitives.Add<float>(sums, _weights[word], sums);
+            }
+        }
+
+        public void Learn(int[] words, float[] errors)
+        {
+            foreach (var word in words)
+            {
+                Step(_weights[word], _slopes[word], errors);
+            }
+        }
+
+        private static void Step(float[] weights, float[] slopes, float[] errors)
+        {
+            var (ridge, rate, damping) = (new Vector<float>(Ridge), new Vector<float>(Rate), new Vector<float>(Damping));
+            for (var i = 0; i < errors.Length; i += Vector<float>.Count)
+            {
+                var weight = new Vector<float>(weights, i);
+                var slope = new Vector<float>(errors, i) + (ridge * weight);
+                var past = new Vector<float>(slopes, i) + (slope * slope);
+                past.CopyTo(slopes, i);
+                (weight - (rate * slope / Vector.SquareRoot(past + damping))).CopyTo(weights, i);
+            }
         }
     }
 }

@@ -66,13 +66,15 @@ public static partial class MentionFinder
     internal static List<Mention> WithFaint(Speech speech, MoveLexicon lexicon, Hearing heard, List<Mention> mentions, double opening)
     {
         List<Mention> all = [.. mentions];
-        var named = NameFinder.ClearNames(speech, heard.Raw);
-        foreach (var (hit, token, length) in NameFinder.Faint(speech, heard.Listened, heard.Like, named))
+        var clear = NameFinder.ClearNames(speech, heard.Raw);
+        foreach (var (hit, token, length) in NameFinder.Faint(speech, heard.Listened, heard.Like, clear))
         {
             Add(hit.Move, hit.Like!.Value, token, length);
         }
 
-        var told = LearnedMoves.Find(speech, heard.Told, heard.Listened, named, opening, (move, at) => all.Exists(m => m.Move.Id == move.Id && m.At > at - ToldBefore && m.At < at + ToldAfter));
+        // What is described goes by few words; more of them may tell better what is meant.
+        var byName = NameFinder.ClearNames(speech, heard.Raw.FindAll(r => !r.Hit.Described));
+        var told = LearnedMoves.Find(speech, heard.Told, heard.Listened, byName, opening, (move, at) => all.Exists(m => m.Move.Id == move.Id && m.At > at - ToldBefore && m.At < at + ToldAfter));
         foreach (var (like, token, length) in told)
         {
             Add(like.Move, like, token, length);

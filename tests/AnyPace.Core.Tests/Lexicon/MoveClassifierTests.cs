@@ -104,6 +104,17 @@ public sealed class MoveClassifierTests
     }
 
     [Fact]
+    public void What_is_said_of_a_move_tells_of_those_that_have_much_in_common_with_it()
+    {
+        var akin = Moves[0] with { Id = "akin", Name = "akin", Spoken = ["palms face in"] };
+        var learned = MoveClassifierFit.Fit([.. Moves, akin], Talk, []);
+        var word = WordStem.Of("overhead");
+        Assert.True(learned[word, "press"] > learned[word, "akin"]);
+        Assert.True(learned[word, "akin"] > learned[word, "sit"]);
+        Assert.True(learned[word, "akin"] > learned[word, "curl"]);
+    }
+
+    [Fact]
     public void A_move_that_is_not_done_where_the_body_is_is_less_likely()
     {
         const string said = "curl those shoulders up";

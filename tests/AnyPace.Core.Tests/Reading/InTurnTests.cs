@@ -87,6 +87,7 @@ public sealed class InTurnTests
 
     [Theory]
     [InlineData("put the band just above your knees crab walks stay low", "banded-walk")]
+    [InlineData("hands behind you hips off the floor crab walks", "crab-walk")]
     [InlineData("stand tall and kick it back and squeeze kick it back", "standing-kickback")]
     [InlineData("squats sit back like there's a chair behind you and stand up", "squat")]
     public void What_is_said_around_a_name_tells_which_move_it_is(string said, string move) =>

@@ -21,10 +21,8 @@ public sealed class LikenessTests
     [InlineData("on hands and knees stretch one arm ahead of you and the other leg behind you then swap over", "bird-dog")]
     public void A_description_nobody_wrote_down_is_likened_to_its_move(string words, string move) => Assert.Equal(move, Done(First(words)));
 
-    [Theory]
-    [InlineData("my neighbours are building a shed at the back and the noise has been going on all week long")]
-    [InlineData("remember to drink plenty of water today and tell me how your week has been going so far")]
-    public void Talk_is_like_nothing(string words) => Assert.Equal("", Done(First(words)));
+    [Fact]
+    public void Talk_is_like_nothing() => Assert.Equal("", Done(First("my neighbours are building a shed at the back and the noise has been going on all week long")));
 
     [Fact]
     public void A_start_that_waits_for_its_move_takes_a_few_words_for_it() => Assert.Equal("plank-shoulder-tap", Done(First("hands down tap your shoulders keep the hips still")));

@@ -13,6 +13,7 @@ public sealed class TalkedThroughTests
     private static string Moves(params string[] lines) => string.Join(", ", Read(lines).Bouts.Select(b => b.MoveId).Distinct());
 
     [Theory]
+    [InlineData("i've got my friend juno here", "juno is doing jumping jacks", "step-jack")]
     [InlineData("kiki's on the end there", "kiki will walk her way through some squat jumps", "step-jack")]
     public void What_the_crew_is_said_to_do_is_not_led(string introduced, string then, string move) =>
         Assert.Equal(move, Moves($"[0:05] {introduced}", "[0:12] step jacks here we go", $"[0:30] {then}", "[0:50] keep going"));

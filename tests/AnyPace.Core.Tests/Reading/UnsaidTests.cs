@@ -67,8 +67,8 @@ public sealed class UnsaidTests
     public void A_list_of_what_is_to_come_begins_nothing()
     {
         var read = Make.Read(
-            "[0:00] hello today's class has ten squats ten push ups ten sit ups", "[0:20] so get yourself ready", "[0:40] three two one reverse lunges go", "[1:20] and rest", "[1:30] see you next time");
-        Assert.Equal("reverse-lunge", Assert.Single(read.Bouts).MoveId);
+            "[0:00] hello today's class has ten squats ten push ups ten sit ups", "[0:20] so get yourself ready", "[0:40] three two one lunges go", "[1:20] and rest", "[1:30] see you next time");
+        Assert.Equal("lunge", Assert.Single(read.Bouts).MoveId);
     }
 
     [Theory]
