@@ -69,11 +69,11 @@ public static class MoveClassifierFit
             Learn(idle, Whole, taken.Idle.Select(w => w.AsEnumerable()));
         }
 
-        return new MoveClassifier(moves, words, Weigh(examples, words.Count, [.. moves.Select(DescriptionLikeness.Common), 0], [.. Common(moves), []]));
+        return new MoveClassifier(moves, words, Weigh(examples, words.Count, [.. moves.Select(DescriptionLikeness.Common), 0], [.. Shared(moves), []]));
     }
 
     /// <summary>For each move the numbers of what it has in common with others.</summary>
-    private static IEnumerable<int[]> Common(Move[] moves)
+    private static IEnumerable<int[]> Shared(Move[] moves)
     {
         string[][] all =
         [
@@ -88,12 +88,12 @@ public static class MoveClassifierFit
     }
 
     /// <param name="likely">How likely each is before a word is said, as a logarithm.</param>
-    /// <param name="common">For each the numbers of what it has in common with others.</param>
+    /// <param name="traits">For each the numbers of what it has in common with others.</param>
     /// <returns>For each word a weight for each that it can be said of.</returns>
-    private static float[][] Weigh(List<Example> examples, int words, float[] likely, int[][] common)
+    private static float[][] Weigh(List<Example> examples, int words, float[] likely, int[][] traits)
     {
         var own = new Weights(words, likely.Length);
-        var shared = new Weights(words, common.SelectMany(c => c).DefaultIfEmpty(-1).Max() + 1);
+        var shared = new Weights(words, traits.SelectMany(t => t).DefaultIfEmpty(-1).Max() + 1);
         var (errors, sums) = (own.Row(), shared.Row());
         var known = errors.AsSpan(0, likely.Length);
         var order = Enumerable.Range(0, examples.Count).ToArray();
@@ -105,20 +105,19 @@ public static class MoveClassifierFit
             {
                 var (said, move, weight) = examples[n];
                 var heard = Array.FindAll(said, _ => chance.NextDouble() >= LeftOut);
-                Array.Clear(errors);
                 likely.CopyTo(known);
                 own.Add(heard, errors);
                 Array.Clear(sums);
                 shared.Add(heard, sums);
-                AddCommon(known, common, sums);
+                AddShared(known, traits, sums);
                 TensorPrimitives.SoftMax<float>(known, known);
                 known[move]--;
                 TensorPrimitives.Multiply(known, weight, known);
                 own.Learn(heard, errors);
                 Array.Clear(sums);
-                for (var i = 0; i < common.Length; i++)
+                for (var i = 0; i < traits.Length; i++)
                 {
-                    foreach (var trait in common[i])
+                    foreach (var trait in traits[i])
                     {
                         sums[trait] += InCommon * known[i];
                     }
@@ -133,19 +132,19 @@ public static class MoveClassifierFit
             .. Enumerable.Range(0, words).Select(w =>
             {
                 var weights = own[w][..likely.Length];
-                AddCommon(weights, common, shared[w]);
+                AddShared(weights, traits, shared[w]);
                 return weights;
             }),
         ];
     }
 
     /// <summary>Adds to each what speaks for all that it has in common with others.</summary>
-    private static void AddCommon(Span<float> sums, int[][] common, float[] shared)
+    private static void AddShared(Span<float> sums, int[][] traits, float[] shared)
     {
-        for (var i = 0; i < common.Length; i++)
+        for (var i = 0; i < traits.Length; i++)
         {
             var sum = 0f;
-            foreach (var trait in common[i])
+            foreach (var trait in traits[i])
             {
                 sum += shared[trait];
             }
