@@ -112,17 +112,6 @@ public sealed class BoostedTrees
     /// <summary>The columns that are asked for.</summary>
     public IEnumerable<int> Columns => _nodes.Select(n => n.Column).Where(c => c != None).Distinct().Order();
 
-    private static double Leaf(ReadOnlySpan<Node> tree, ReadOnlySpan<byte> told)
-    {
-        var at = 0;
-        while (tree[at].Column != None)
-        {
-            at = (2 * at) + (told[tree[at].Column] <= tree[at].Cut ? 1 : 2);
-        }
-
-        return tree[at].Value;
-    }
-
     /// <param name="told">For each example a value for each column.</param>
     /// <param name="right">Whether each example is right.</param>
     /// <param name="groups">A number for each example; those with the same number are alike and left out together.</param>
@@ -164,7 +153,8 @@ public sealed class BoostedTrees
     /// <summary>Grows one tree after the other.</summary>
     private sealed class Grower
     {
-        private readonly IReadOnlyList<byte[]> _told;
+        /// <summary>What is told, by column and then by example: a column is gone through in one run.</summary>
+        private readonly byte[][] _columns;
         private readonly IReadOnlyList<bool> _right;
         private readonly IReadOnlyList<int> _groups;
         private readonly double[] _sums;
@@ -173,7 +163,8 @@ public sealed class BoostedTrees
 
         public Grower(IReadOnlyList<byte[]> told, IReadOnlyList<bool> right, IReadOnlyList<int> groups)
         {
-            (_told, _right, _groups) = (told, right, groups);
+            (_right, _groups) = (right, groups);
+            _columns = [.. Enumerable.Range(0, told.Count == 0 ? 0 : told[0].Length).Select(c => told.Select(t => t[c]).ToArray())];
             (_sums, _slopes, _curves) = (new double[told.Count], new double[told.Count], new double[told.Count]);
         }
 
@@ -187,14 +178,25 @@ public sealed class BoostedTrees
 
             var tree = new Node[Nodes];
             Array.Fill(tree, new Node(None, 0, 0));
-            var columns = Enumerable.Range(0, _told.Count == 0 ? 0 : _told[0].Length).Where(c => Asks(number, c)).ToArray();
-            Split(tree, 0, [.. Enumerable.Range(0, _told.Count).Where(i => !LeavesOut(number, _groups[i]))], Depth, columns);
+            var columns = Enumerable.Range(0, _columns.Length).Where(c => Asks(number, c)).ToArray();
+            Split(tree, 0, [.. Enumerable.Range(0, _sums.Length).Where(i => !LeavesOut(number, _groups[i]))], Depth, columns);
             for (var i = 0; i < _sums.Length; i++)
             {
-                _sums[i] += Leaf(tree, _told[i]);
+                _sums[i] += Leaf(tree, i);
             }
 
             return tree;
+        }
+
+        private double Leaf(Node[] tree, int example)
+        {
+            var at = 0;
+            while (tree[at].Column != None)
+            {
+                at = (2 * at) + (_columns[tree[at].Column][example] <= tree[at].Cut ? 1 : 2);
+            }
+
+            return tree[at].Value;
         }
 
         /// <summary>Scattered, so that every few columns are together in some tree; Knuth's multiplicative hash.</summary>
@@ -222,8 +224,8 @@ public sealed class BoostedTrees
             tree[at] = new Node(column, (byte)cut, column == None ? Math.Round(Rate * slope / (curve + Ridge), 4) : 0);
             if (column != None)
             {
-                Split(tree, (2 * at) + 1, Array.FindAll(examples, i => _told[i][column] <= cut), deeper - 1, columns);
-                Split(tree, (2 * at) + 2, Array.FindAll(examples, i => _told[i][column] > cut), deeper - 1, columns);
+                Split(tree, (2 * at) + 1, Array.FindAll(examples, i => _columns[column][i] <= cut), deeper - 1, columns);
+                Split(tree, (2 * at) + 2, Array.FindAll(examples, i => _columns[column][i] > cut), deeper - 1, columns);
             }
         }
 
@@ -234,9 +236,10 @@ public sealed class BoostedTrees
             Span<double> slopes = stackalloc double[values];
             Span<double> curves = stackalloc double[values];
             Span<int> counts = stackalloc int[values];
+            var told = _columns[column];
             foreach (var i in examples)
             {
-                var value = _told[i][column];
+                var value = told[i];
                 slopes[value] += _slopes[i];
                 curves[value] += _curves[i];
                 counts[value]++;
