@@ -29,10 +29,11 @@ internal static partial class StructureReader
 
         // What is counted is done, whatever number was said in passing.
         var reps = aloud is { Reps: var counts } && !(dose.Reps is { } said && said.Low <= counts && counts <= said.High) ? CountRange.Of(counts) : dose.Reps ?? Counted(main);
-        var rounds = dose.Rounds ?? Once(dose, main);
+        var repeated = dose is { Timed: true, Sets: null, Ladder: false } ? Repeated(main, dose) : null;
+        var rounds = dose.Rounds ?? (repeated is { } again ? CountRange.Of(again.Rounds) : Once(dose, main));
         var few = dose.Reps is not { High: >= FewestReps };
         Structure Make(StructureType type, bool measured, Span? of = null, Seconds? on = null, Seconds? off = null) => new(
-            type, of ?? span, on, off, rounds, dose.Sets, dose.MovesPerRound,
+            type, of ?? span, on, off, rounds, dose.Sets, dose.MovesPerRound ?? repeated?.Moves,
             dose.RoundRestSeconds is { } b ? new Seconds(b) : null, dose.Timed && type != StructureType.RepSets ? null : reps, measured, measured ? [] : aloud is { Said: var heard } && type == StructureType.RepSets ? [.. dose.Evidence, heard] : [.. dose.Evidence]);
 
         // What is said with a later beat is of its block alone.
@@ -136,6 +137,28 @@ internal static partial class StructureReader
         const double about = 0.25;
         var done = main.Where((b, i) => i == 0 || main[i - 1].MoveId != b.MoveId).Count();
         return dose is { Timed: true, MovesPerRound: { } moves } && Math.Abs(done - moves) <= about * moves ? CountRange.Of(1) : null;
+    }
+
+    /// <summary>
+    /// What is done in the same order again and again, and how often, where nobody says one of them: both sides of a move, and its sets, are one place. Null where the order is not kept,
+    /// or is another than is said.
+    /// </summary>
+    private static (int Rounds, int Moves)? Repeated(IReadOnlyList<Bout> main, SaidDose dose)
+    {
+        const int fewest = 3;
+        const double kept = 0.75;
+        var places = main.Where((b, i) => i == 0 || main[i - 1].MoveId != b.MoveId).Select(b => b.MoveId).ToList();
+        foreach (var moves in dose.MovesPerRound is { } said ? [said] : Enumerable.Range(fewest, Math.Max(0, (places.Count / 2) - fewest + 1)))
+        {
+            var rounds = (int)Math.Round((double)places.Count / moves);
+            if (rounds >= 2 && Math.Abs(places.Count - (rounds * moves)) <= 1 && !(dose.Rounds is { } of && (rounds < of.Low || rounds > of.High))
+                && places.Skip(moves).Where((move, i) => move == places[i]).Count() >= kept * (places.Count - moves))
+            {
+                return (rounds, moves);
+            }
+        }
+
+        return null;
     }
 
     /// <summary>Share of the work from which it has a character.</summary>

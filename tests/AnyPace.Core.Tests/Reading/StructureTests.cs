@@ -33,6 +33,24 @@ public sealed class StructureTests
         Assert.Equal(StructureType.Hold, structure.Type);
     }
 
+    /// <summary>Moves done on the minute, forty seconds each.</summary>
+    private static Structure OnTheMinute(params string[] moves) =>
+        Of(["[0:05] forty seconds on twenty seconds off", .. moves.SelectMany((m, i) => new[] { $"[{i + 1}:00] {m} three two one go", $"[{i + 1}:20] keep going", $"[{i + 1}:40] and rest" })]);
+
+    [Fact]
+    public void Rounds_that_nobody_counts_are_told_by_the_order_that_is_kept()
+    {
+        var structure = OnTheMinute("squats", "reverse lunges", "push-ups", "squats", "reverse lunges", "push-ups");
+        Assert.Equal((CountRange.Of(2), 3), (structure.Rounds, structure.MovesPerRound));
+    }
+
+    [Fact]
+    public void Moves_in_no_order_are_no_rounds()
+    {
+        var structure = OnTheMinute("squats", "reverse lunges", "push-ups", "reverse lunges", "burpees", "squats");
+        Assert.Equal((null, null), (structure.Rounds, structure.MovesPerRound));
+    }
+
     public static TheoryData<string> Structures => [.. Make.Lines("Reading", "structures.txt")];
 
     /// <summary>A line holds what is said, then the structure, repetitions, sets, rounds and moves; 0 is nothing said.</summary>
