@@ -49,8 +49,11 @@ internal static class FitBench
         var needs = KitFit.Fit(KitFit.Sentence.Parse(kit.SelectMany(File.ReadLines)), [.. recordings.Select(r => new KitFit.MarkedClass(r.Captions, r.Gold))]);
         Write("kit-weights.csv", needs.Write(), needs.Weights.Count);
         var classes = recordings.ConvertAll(r => new MentionFit.MarkedClass(r.Captions, r.Gold));
-        var mentions = MentionFit.Fit(MentionFit.AllMentions(classes, MoveLexicon.Default));
+        var heard = MentionFit.AllMentions(classes, MoveLexicon.Default);
+        var mentions = MentionFit.Fit(heard);
         Write("mention-trees.csv", mentions.Write(MentionFit.Traits), mentions.Columns.Count());
+        var choice = MentionFit.Fit(MoveChoiceFit.Stretches(classes, MoveLexicon.Default, heard));
+        Write("choice-trees.csv", choice.Write(MoveChoiceFit.Traits), choice.Columns.Count());
         var taught = classes.ConvertAll(MentionFit.Taught);
         File.WriteAllText(Path.Combine(lexicon, "taught-classes.txt"), TaughtClass.Write(taught));
         File.WriteAllText(Path.Combine(lexicon, "move-words.txt"), MoveLexicon.Default.Taught(taught).Classifier.Write());

@@ -13,8 +13,10 @@ public sealed record ReadingContext(string? Title = null, double? StatedMinutes 
 /// <summary>Captions to a proposed timeline. A pure function of its input: no clock, no files, no state.</summary>
 /// <param name="lexicon">The moves.</param>
 /// <param name="trees">What mentions are judged by; null for the trees shipped with the program.</param>
-public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? trees = null)
+/// <param name="choice">What the move of a stretch is chosen by, likewise.</param>
+public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? trees = null, BoostedTrees? choice = null)
 {
+    private readonly BoostedTrees _choice = choice ?? MoveChoice.Shipped;
     private readonly MentionJudge _judge = trees is null ? MentionJudge.Default : new MentionJudge(trees);
 
     /// <summary>The kit that is heard in captions, by the names it has in a timeline.</summary>
@@ -31,7 +33,8 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
         var heard = MentionsHeard.In(speech, lexicon);
         var (marks, dose, mentions) = (heard.Marks, heard.Dose, heard.Mentions);
         var judged = _judge.Judge(speech, heard);
-        var segments = Rests.Kept(NameSettler.Settle(BoutSegmenter.Segments(speech, marks, judged, dose, heard.Opening), lexicon), marks, dose);
+        var divided = new MoveChoice(speech, heard, judged).Choose(NameSettler.Divided(speech, heard, judged, lexicon), _choice);
+        var segments = Rests.Kept(divided, marks, dose);
         var bouts = BoutBuilder.Build(speech, marks, WorkStarts.Settle(speech, marks, WorkStarts.AfterOpening(segments, heard.Opening), dose), dose);
         bouts = Rests.Begun(bouts, marks, dose);
         bouts = CountedSets.Fill(bouts, speech, marks, judged, dose, lexicon);

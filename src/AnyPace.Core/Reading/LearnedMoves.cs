@@ -15,7 +15,7 @@ public static class LearnedMoves
     private static readonly double Least = Math.Log(0.2);
 
     /// <summary>So many different words have to be said of the move itself.</summary>
-    private const int OwnWords = 2;
+    private const int OwnWords = 3;
 
     /// <summary>So many words are shown for it, over so many at most.</summary>
     private const int ShownWords = 8;

@@ -62,8 +62,9 @@ public static partial class MentionFinder
     private const double ToldFor = 12;
 
     /// <summary>The mentions, and what speech is only a little like where nothing is named; those weigh nothing until they are judged.</summary>
+    /// <param name="order">In which order the class does its moves.</param>
     /// <param name="opening">When the class proper begins, in seconds.</param>
-    internal static List<Mention> WithFaint(Speech speech, MoveLexicon lexicon, Hearing heard, List<Mention> mentions, double opening)
+    internal static List<Mention> WithFaint(Speech speech, MoveLexicon lexicon, Hearing heard, IReadOnlyList<Mark> marks, List<Mention> mentions, ClassOrder order, double opening)
     {
         List<Mention> all = [.. mentions];
         var clear = NameFinder.ClearNames(speech, heard.Raw);
@@ -74,10 +75,16 @@ public static partial class MentionFinder
 
         // What is described goes by few words; more of them may tell better what is meant.
         var byName = NameFinder.ClearNames(speech, heard.Raw.FindAll(r => !r.Hit.Described));
-        var told = LearnedMoves.Find(speech, heard.Told, heard.Listened, byName, opening, (move, at) => all.Exists(m => m.Move.Id == move.Id && m.At > at - ToldBefore && m.At < at + ToldAfter));
-        foreach (var (like, token, length) in told)
+        bool IsTold(Move move, double at) => all.Exists(m => m.Move.Id == move.Id && m.At > at - ToldBefore && m.At < at + ToldAfter);
+        foreach (var (like, token, length) in LearnedMoves.Find(speech, heard.Told, heard.Listened, byName, opening, IsTold))
         {
             Add(like.Move, like, token, length);
+        }
+
+        foreach (var (move, token) in NextMoves.Find(order, marks, mentions, opening, IsTold))
+        {
+            // The class tells it, the lexicon does not.
+            Add(move, new LikeMove(move, 0, 0, 0, null), token, 1);
         }
 
         all.AddRange([.. all.Where(m => m is { Weak: true, Like: not null }).SelectMany(m => Rivals(m, lexicon, heard)).Where(m => !IsOfOther(m.Move, m.At))]);

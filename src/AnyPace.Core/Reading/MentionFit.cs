@@ -96,10 +96,10 @@ public static class MentionFit
         gold.Bouts.Any(b => b.MoveId == m.Move.Id && (Math.Abs(b.Span.Start.Value - m.EffectiveAt) <= Within || (b.Span.Start.Value <= m.EffectiveAt && b.Span.End.Value > m.EffectiveAt)));
 
     /// <summary>Which part a class is in; scattered, so that those written together are not together (Knuth's multiplicative hash).</summary>
-    private static int PartOf(int index) => (int)(((uint)(index + 1) * 2654435761u >> 16) % Parts);
+    internal static int PartOf(int index) => (int)(((uint)(index + 1) * 2654435761u >> 16) % Parts);
 
     /// <summary>A lexicon for each part, that learned from the classes of the others.</summary>
-    private static List<MoveLexicon> LexiconsOfOthers(IReadOnlyList<MarkedClass> classes, MoveLexicon lexicon)
+    internal static List<MoveLexicon> LexiconsOfOthers(IReadOnlyList<MarkedClass> classes, MoveLexicon lexicon)
     {
         var taught = classes.Select(Taught).ToList();
         return [.. Enumerable.Range(0, Parts).Select(part => lexicon.Taught([.. taught.Where((_, i) => PartOf(i) != part)]))];
@@ -127,12 +127,16 @@ public static class MentionFit
         return BoostedTrees.Fit([.. examples.Select(e => e.Told)], [.. examples.Select(e => e.Right)], [.. examples.Select(e => e.Class)]);
     }
 
+    /// <summary>Trees for each part, grown on the classes of the others.</summary>
+    internal static List<BoostedTrees> TreesOfOthers(IReadOnlyList<Examples> classes) => [.. Enumerable.Range(0, Parts).Select(part => Fit(classes, i => PartOf(i) != part))];
+
     /// <summary>For each class a reading that learned from the others only, so that it reads the class as it would one that nobody marked.</summary>
     public static IReadOnlyList<CaptionReading> ReadInTurn(IReadOnlyList<MarkedClass> classes, MoveLexicon lexicon)
     {
         var lexicons = LexiconsOfOthers(classes, lexicon);
         var examples = AllMentions(classes, lexicons);
-        var readings = lexicons.Select((others, part) => new CaptionReading(others, Fit(examples, i => PartOf(i) != part))).ToList();
+        var choices = TreesOfOthers(MoveChoiceFit.Stretches(classes, lexicon, examples));
+        var readings = TreesOfOthers(examples).Select((trees, part) => new CaptionReading(lexicons[part], trees, choices[part])).ToList();
         return [.. classes.Select((_, i) => readings[PartOf(i)])];
     }
 }

@@ -228,6 +228,14 @@ public enum Trait
     /// <summary>How much likelier the one named or clearly told after it is right after it, likewise.</summary>
     LeadsTo,
 
+    /// <summary>How often the one named or clearly told before it is followed by its move elsewhere in the class, and by any.</summary>
+    RoundFollows,
+    RoundAfter,
+
+    /// <summary>How often the one named or clearly told after it comes after its move elsewhere in the class, and after any.</summary>
+    RoundLeads,
+    RoundBefore,
+
     /// <summary>Likeness; see <see cref="LikeMove.Score"/>.</summary>
     Like,
 
@@ -314,6 +322,7 @@ internal sealed class MentionTraits
     private readonly string[] _doneMoves;
     private readonly Dictionary<string, double> _together = [];
     private readonly MoveCompany _company;
+    private readonly ClassOrder _order;
     private readonly List<Mention> _faint;
     private readonly Dictionary<string, List<Mention>> _of;
     private readonly List<double> _starts;
@@ -337,7 +346,7 @@ internal sealed class MentionTraits
         (_speech, _timed, _end, _marks, _all) = (speech, dose.Timed, speech.End.Value, marks, mentions);
         _clear = mentions.FindAll(m => !m.Weak && m.Weight > Clear);
         _body = [.. _clear.Select(m => Body.Of(m.Move))];
-        _company = heard.Company;
+        (_company, _order) = (heard.Company, heard.Order);
         _done = mentions.FindAll(m => (!m.Weak && m.Weight > Clear) || IsClearlyTold(m));
         _doneMoves = [.. _done.Select(m => m.Move.Id).Distinct()];
         _byEffect = [.. mentions.Where(m => m.Weight > Heard).OrderBy(m => m.EffectiveAt)];
@@ -479,12 +488,14 @@ internal sealed class MentionTraits
         return kind;
     }
 
+    /// <summary>Whether a move is done where the body is: 0 where nobody knows, 1 for a place of it, 2 for one it is done in too, 3 for neither.</summary>
+    internal static int Fits(Move move, string place) => place.Length == 0 || move.Positions.IsEmpty ? 0 : move.Positions.Contains(place) ? 1 : move.IsDone(place) ? 2 : 3;
+
     private void OfPlace(Mention m)
     {
-        int Fits(string place) => place.Length == 0 || m.Move.Positions.IsEmpty ? 0 : m.Move.Positions.Contains(place) ? 1 : m.Move.IsDone(place) ? 2 : 3;
         var place = _places[m.Token];
-        Tell(Trait.FitsSaid, Fits(_position.At(m.Token)));
-        Tell(Trait.FitsPlace, Fits(place));
+        Tell(Trait.FitsSaid, Fits(m.Move, _position.At(m.Token)));
+        Tell(Trait.FitsPlace, Fits(m.Move, place));
         Tell(Trait.Body, Vocabulary.Positions.IndexOf(place) + 1);
     }
 
@@ -757,11 +768,17 @@ internal sealed class MentionTraits
         if (OfAnother(m, _done, Clocked.From(_done, m.At - breath) - 1, -1, IsSure) is { } before)
         {
             Tell(Trait.Follows, Tenths(_company.After(before.Move.Id, id)));
+            var (by, any) = _order.After(before, m);
+            Tell(Trait.RoundFollows, by);
+            Tell(Trait.RoundAfter, any);
         }
 
         if (OfAnother(m, _done, Clocked.From(_done, Math.BitIncrement(m.At + breath)), 1, IsSure) is { } after)
         {
             Tell(Trait.LeadsTo, Tenths(_company.After(id, after.Move.Id)));
+            var (by, any) = _order.Before(after, m);
+            Tell(Trait.RoundLeads, by);
+            Tell(Trait.RoundBefore, any);
         }
 
         static bool IsSure(Mention other) => other.Weight >= Surely || other.Like is not null;

@@ -5,9 +5,10 @@ namespace AnyPace.Core.Reading;
 /// <summary>All that is heard of moves before it is judged: a reading judges it, and <see cref="MentionFit"/> counts how often it is right.</summary>
 /// <param name="Mentions">What is named or described.</param>
 /// <param name="All">With what speech is only a little like, in the order it is said.</param>
+/// <param name="Order">In which order the class does its moves.</param>
 /// <param name="Company">Which moves the lexicon knows to be done together.</param>
 /// <param name="Opening">When the class proper begins, in seconds.</param>
-internal sealed record MentionsHeard(IReadOnlyList<Mark> Marks, SaidDose Dose, MentionFinder.Hearing Hearing, List<Mention> Mentions, List<Mention> All, MoveCompany Company, double Opening)
+internal sealed record MentionsHeard(IReadOnlyList<Mark> Marks, SaidDose Dose, MentionFinder.Hearing Hearing, List<Mention> Mentions, List<Mention> All, ClassOrder Order, MoveCompany Company, double Opening)
 {
     public static MentionsHeard In(Speech speech, MoveLexicon lexicon)
     {
@@ -16,6 +17,7 @@ internal sealed record MentionsHeard(IReadOnlyList<Mark> Marks, SaidDose Dose, M
         var hearing = MentionFinder.Hear(speech, lexicon, marks);
         var mentions = MentionFinder.Find(speech, lexicon, marks, dose, hearing);
         var opening = ClassOpening.At(speech, hearing.Raw, marks);
-        return new MentionsHeard(marks, dose, hearing, mentions, MentionFinder.WithFaint(speech, lexicon, hearing, mentions, opening), lexicon.Company, opening);
+        var order = new ClassOrder(mentions);
+        return new MentionsHeard(marks, dose, hearing, mentions, MentionFinder.WithFaint(speech, lexicon, hearing, marks, mentions, order, opening), order, lexicon.Company, opening);
     }
 }

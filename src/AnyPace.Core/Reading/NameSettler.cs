@@ -14,7 +14,11 @@ internal static class NameSettler
     /// <summary>An earlier round is at most this many bouts back.</summary>
     private const int RoundReach = 120;
 
-    public static IReadOnlyList<Segment> Settle(IReadOnlyList<Segment> segments, MoveLexicon lexicon)
+    /// <summary>The stretches of a recording, each with its name.</summary>
+    public static IReadOnlyList<Segment> Divided(Speech speech, MentionsHeard heard, IReadOnlyList<Mention> judged, MoveLexicon lexicon) =>
+        Settle(BoutSegmenter.Segments(speech, heard.Marks, judged, heard.Dose, heard.Opening), lexicon);
+
+    private static IReadOnlyList<Segment> Settle(IReadOnlyList<Segment> segments, MoveLexicon lexicon)
     {
         var settled = segments.ToList();
         for (var i = 0; i < settled.Count; i++)

@@ -108,8 +108,9 @@ public sealed class StudioLexiconTests
     [InlineData("hammer girls", "hammer-curl")]
     [InlineData("russian twits", "russian-twist")]
     [InlineData("calf rays", "calf-raise")]
-    public void A_word_misheard_is_found_by_sound_or_spelling(string words, string id) =>
-        Assert.Equal([id], Read(Moves, words));
+    [InlineData("fire high drains", null)]
+    public void A_word_misheard_is_found_by_sound_or_spelling(string words, string? id) =>
+        Assert.Equal(id is null ? [] : [id], Read(Moves, words));
 
     [Theory]
     [InlineData("side left")]

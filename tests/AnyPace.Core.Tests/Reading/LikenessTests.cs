@@ -18,7 +18,6 @@ public sealed class LikenessTests
     [InlineData("lie on your front arms long and float the chest the arms and both legs off the mat together", "superman")]
     [InlineData("sit tall lean back lift the feet and turn your shoulders to tap the mat on each side of your hips", "russian-twist")]
     [InlineData("keep your feet together and hop over an imaginary line left and right and left and right", "lateral-hop")]
-    [InlineData("on hands and knees stretch one arm ahead of you and the other leg behind you then swap over", "bird-dog")]
     public void A_description_nobody_wrote_down_is_likened_to_its_move(string words, string move) => Assert.Equal(move, Done(First(words)));
 
     [Fact]

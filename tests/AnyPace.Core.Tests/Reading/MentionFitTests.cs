@@ -162,13 +162,21 @@ public sealed class MentionFitTests
         Assert.InRange(words.Average(w => moves.Average(m => Math.Abs(shipped[w, m.Id] - fitted[w, m.Id]))), 0, 0.01);
     }
 
+    private static readonly Lazy<IReadOnlyList<MentionFit.Examples>> Heard = new(() => MentionFit.AllMentions(Tuned, Make.Lexicon));
+
     /// <summary>Whoever changes what is heard, or a marked class, runs <c>./anypace bench fit</c>.</summary>
     [Fact]
-    public void The_shipped_trees_are_those_of_the_marked_classes()
+    public void The_shipped_trees_are_those_of_the_marked_classes() => AssertShipped("mention-trees.csv", MentionFit.Traits, Heard.Value);
+
+    /// <summary>Likewise, and whoever changes how a recording is divided.</summary>
+    [Fact]
+    public void The_shipped_trees_of_the_choice_are_those_of_the_marked_classes() =>
+        AssertShipped("choice-trees.csv", MoveChoiceFit.Traits, MoveChoiceFit.Stretches(Tuned, Make.Lexicon, Heard.Value));
+
+    private static void AssertShipped(string file, IReadOnlyList<string> traits, IReadOnlyList<MentionFit.Examples> examples)
     {
-        using var shipped = new StreamReader(typeof(MentionFit).Assembly.GetManifestResourceStream("reading/mention-trees.csv")!);
-        var trees = BoostedTrees.Parse(shipped.ReadToEnd(), MentionFit.Traits);
-        var examples = MentionFit.AllMentions(Tuned, Make.Lexicon);
+        using var shipped = new StreamReader(typeof(MentionFit).Assembly.GetManifestResourceStream("reading/" + file)!);
+        var trees = BoostedTrees.Parse(shipped.ReadToEnd(), traits);
         var fitted = MentionFit.Fit(examples);
 
         // Another machine may round the last digit the other way, and ask another of two questions that tell the same.
