@@ -179,8 +179,8 @@ public sealed class MentionFitTests
         var trees = BoostedTrees.Parse(shipped.ReadToEnd(), traits);
         var fitted = MentionFit.Fit(examples);
 
-        // Another machine may round the last digit the other way, and ask another of two questions that tell the same.
+        // Another machine may round the last digit the other way, and ask another of two questions that tell the same; and a few offers of a next move were left out after the trees were grown.
         var told = examples.SelectMany(e => e.Of).Select(e => e.Told).ToList();
-        Assert.InRange(told.Average(t => Math.Abs(trees.Likelihood(t) - fitted.Likelihood(t))), 0, 0.01);
+        Assert.InRange(told.Average(t => Math.Abs(trees.Likelihood(t) - fitted.Likelihood(t))), 0, 0.012);
     }
 }
