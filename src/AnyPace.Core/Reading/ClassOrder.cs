@@ -7,9 +7,6 @@ namespace AnyPace.Core.Reading;
 /// <remarks>The numbers below are ours; they have no source outside the project.</remarks>
 internal sealed class ClassOrder(IEnumerable<Mention> mentions)
 {
-    /// <summary>From this weight on, by the rules, a name is clear.</summary>
-    private const double Clear = 0.4;
-
     /// <summary>A move that is named again within so many seconds is the same bout.</summary>
     private const double SameBout = 30;
 
@@ -19,7 +16,7 @@ internal sealed class ClassOrder(IEnumerable<Mention> mentions)
     private readonly List<Mention> _named = EachBoutOnce(mentions);
 
     /// <summary>True for a name that is said of what is done, or is about to be.</summary>
-    public static bool IsClear(Mention m) => m is { Weak: false, Weight: > Clear, Role: Role.Doing or Role.Announced };
+    public static bool IsClear(Mention m) => m is { Weak: false, Weight: > MentionTraits.Clear, Role: Role.Doing or Role.Announced };
 
     private static List<Mention> EachBoutOnce(IEnumerable<Mention> mentions)
     {

@@ -135,8 +135,9 @@ public static class MentionFit
     {
         var lexicons = LexiconsOfOthers(classes, lexicon);
         var examples = AllMentions(classes, lexicons);
-        var choices = TreesOfOthers(MoveChoiceFit.Stretches(classes, lexicon, examples));
-        var readings = TreesOfOthers(examples).Select((trees, part) => new CaptionReading(lexicons[part], trees, choices[part])).ToList();
+        var trees = TreesOfOthers(examples);
+        var choices = TreesOfOthers(MoveChoiceFit.Stretches(classes, lexicons, trees));
+        var readings = lexicons.Select((others, part) => new CaptionReading(others, trees[part], choices[part])).ToList();
         return [.. classes.Select((_, i) => readings[PartOf(i)])];
     }
 }

@@ -268,7 +268,7 @@ internal sealed class MentionTraits
     private static readonly double[] Steps = [1, 2, 3, 4.5, 6, 8, 10, 12, 15, 20, 25, 35, 45, 70];
 
     /// <summary>What a trait tells that cannot be asked of a mention.</summary>
-    private const byte NotTold = byte.MaxValue;
+    internal const byte NotTold = byte.MaxValue;
 
     private static readonly HashSet<string> Negation =
         ["don't", "dont", "not", "no", "never", "without", "isn't", "aren't", "won't", "can't", "doesn't", "didn't", "shouldn't", "wouldn't", "avoid", "rather", "instead"];
@@ -302,7 +302,7 @@ internal sealed class MentionTraits
 
     /// <summary>From these weights on a mention is heard, is clear, and is surely a name.</summary>
     private const double Heard = 0.2;
-    private const double Clear = 0.4;
+    internal const double Clear = 0.4;
     private const double Surely = 0.5;
 
     private readonly Speech _speech;
@@ -370,7 +370,7 @@ internal sealed class MentionTraits
     {
         Array.Fill(_told, NotTold);
         Tell(Trait.Faint, Bit(m.Faint));
-        Tell(Trait.Kind, m.Move.IsStretch ? 2 : Bit(m.Move.IsGentle));
+        Tell(Trait.Kind, Kind(m.Move));
         Tell(Trait.Sides, (int)m.Move.Sides);
         Tell(Trait.Role, (int)m.Role);
         Tell(Trait.Weak, Bit(m.Weak));
@@ -399,6 +399,9 @@ internal sealed class MentionTraits
 
         return _told;
     }
+
+    /// <summary>Work (0), mobility (1) or a stretch (2).</summary>
+    internal static int Kind(Move move) => move.IsStretch ? 2 : Bit(move.IsGentle);
 
     private void Tell(Trait trait, int value) => _told[(int)trait] = (byte)Math.Clamp(value, 0, NotTold - 1);
 
@@ -625,7 +628,7 @@ internal sealed class MentionTraits
     /// <summary>The first word that is said at a time or after it.</summary>
     private int From(double time) => Clocked.From(_speech.Tokens, time);
 
-    private static int Quarters(float logarithm) => Middle + (int)MathF.Floor(4 * logarithm);
+    internal static int Quarters(float logarithm) => Middle + (int)MathF.Floor(4 * logarithm);
 
     /// <summary>A likeness, which may be below 0, in twos.</summary>
     private static int Twos(double likeness) => Math.Clamp((int)Math.Floor(likeness / 2) + Middle, 0, 2 * Middle);
@@ -785,7 +788,7 @@ internal sealed class MentionTraits
     }
 
     /// <summary>What nothing speaks for or against, where a trait may be below 0.</summary>
-    private const int Middle = 60;
+    internal const int Middle = 60;
 
     /// <summary>A logarithm in tenths.</summary>
     private static int Tenths(double logarithm) => (int)(10 * logarithm);

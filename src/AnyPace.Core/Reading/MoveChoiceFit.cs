@@ -18,10 +18,13 @@ public static class MoveChoiceFit
     /// others only. <see cref="MentionFit.Fit(IReadOnlyList{MentionFit.Examples})"/> grows trees from them.
     /// </summary>
     /// <param name="mentions">The mentions of each class, as <see cref="MentionFit.AllMentions(IReadOnlyList{MentionFit.MarkedClass}, MoveLexicon)"/> tells them.</param>
-    public static IReadOnlyList<MentionFit.Examples> Stretches(IReadOnlyList<MentionFit.MarkedClass> classes, MoveLexicon lexicon, IReadOnlyList<MentionFit.Examples> mentions)
+    public static IReadOnlyList<MentionFit.Examples> Stretches(IReadOnlyList<MentionFit.MarkedClass> classes, MoveLexicon lexicon, IReadOnlyList<MentionFit.Examples> mentions) =>
+        Stretches(classes, MentionFit.LexiconsOfOthers(classes, lexicon), MentionFit.TreesOfOthers(mentions));
+
+    /// <param name="lexicons">For each part one that learned from the others; so the trees.</param>
+    internal static IReadOnlyList<MentionFit.Examples> Stretches(IReadOnlyList<MentionFit.MarkedClass> classes, List<MoveLexicon> lexicons, List<BoostedTrees> trees)
     {
-        var lexicons = MentionFit.LexiconsOfOthers(classes, lexicon);
-        var judges = MentionFit.TreesOfOthers(mentions).ConvertAll(t => new MentionJudge(t));
+        var judges = trees.ConvertAll(t => new MentionJudge(t));
         return [.. classes.Select((c, i) => (Class: c, Part: MentionFit.PartOf(i))).AsParallel().AsOrdered().Select(c => Of(c.Class, lexicons[c.Part], judges[c.Part]))];
     }
 

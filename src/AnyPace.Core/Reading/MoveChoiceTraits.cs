@@ -115,9 +115,8 @@ internal sealed class MoveChoiceTraits(Speech speech, MentionsHeard heard, IRead
     /// <summary>Seconds into a stretch from which it is under way.</summary>
     private const double Begins = 8;
 
-    /// <summary>What nothing speaks for or against, where a trait may be below 0; and what cannot be told.</summary>
-    private const int Middle = 60;
-    private const byte NotTold = byte.MaxValue;
+    /// <summary>The mentions of each move, since every move in question is asked for.</summary>
+    private readonly ILookup<string, Mention> _mentions = judged.ToLookup(m => m.Move.Id);
 
     private readonly string[] _moves = [.. segments.Select(s => s.Move.Id).Distinct()];
 
@@ -152,8 +151,8 @@ internal sealed class MoveChoiceTraits(Speech speech, MentionsHeard heard, IRead
         var told = moves.Select((move, i) =>
         {
             var row = new byte[Names.Count];
-            Array.Fill(row, NotTold);
-            void Tell(ChoiceTrait trait, double value) => row[(int)trait] = (byte)Math.Clamp(Math.Floor(value), 0, NotTold - 1);
+            Array.Fill(row, MentionTraits.NotTold);
+            void Tell(ChoiceTrait trait, double value) => row[(int)trait] = (byte)Math.Clamp(Math.Floor(value), 0, MentionTraits.NotTold - 1);
             Tell(ChoiceTrait.Current, i == 0 ? 1 : 0);
             Tell(ChoiceTrait.Sides, (int)move.Sides);
             Tell(ChoiceTrait.Choices, moves.Count);
@@ -168,9 +167,9 @@ internal sealed class MoveChoiceTraits(Speech speech, MentionsHeard heard, IRead
             Tell(ChoiceTrait.Fuller, move.NamesMoreThan(moves[0]) ? 2 : moves[0].NamesMoreThan(move) ? 1 : 0);
             OfMentions(Tell, near, move, moves[0], segment);
             OfWords(Tell, words, move, current);
-            Tell(ChoiceTrait.Likeness, Middle + (likeness[i] / 2));
-            Tell(ChoiceTrait.LikeLead, Middle + ((likeness[i] - likeness.Where((_, other) => other != i).DefaultIfEmpty(0).Max()) / 2));
-            Tell(ChoiceTrait.LikeCurrent, Middle + ((likeness[i] - likeness[0]) / 2));
+            Tell(ChoiceTrait.Likeness, MentionTraits.Middle + (likeness[i] / 2));
+            Tell(ChoiceTrait.LikeLead, MentionTraits.Middle + ((likeness[i] - likeness.Where((_, other) => other != i).DefaultIfEmpty(0).Max()) / 2));
+            Tell(ChoiceTrait.LikeCurrent, MentionTraits.Middle + ((likeness[i] - likeness[0]) / 2));
             OfClass(Tell, index, move);
             OfNeighbours(Tell, index, move);
             return row;
@@ -200,28 +199,27 @@ internal sealed class MoveChoiceTraits(Speech speech, MentionsHeard heard, IRead
 
     private void OfWords(Action<ChoiceTrait, double> tell, Words words, Move move, ToldMove? current)
     {
-        static double Quarters(double logarithm) => Middle + (4 * logarithm);
         if (heard.Hearing.Told.Of(move, words.From, words.Begun) is { } first)
         {
-            tell(ChoiceTrait.Chance, Quarters(first.Chance));
-            tell(ChoiceTrait.Lead, Quarters(first.Lead));
+            tell(ChoiceTrait.Chance, MentionTraits.Quarters(first.Chance));
+            tell(ChoiceTrait.Lead, MentionTraits.Quarters(first.Lead));
             tell(ChoiceTrait.Words, first.Words);
         }
 
         if (heard.Hearing.Told.Of(move, words.UnderWay, words.End) is { } later)
         {
-            tell(ChoiceTrait.LaterChance, Quarters(later.Chance));
-            tell(ChoiceTrait.LaterLead, Quarters(later.Lead));
+            tell(ChoiceTrait.LaterChance, MentionTraits.Quarters(later.Chance));
+            tell(ChoiceTrait.LaterLead, MentionTraits.Quarters(later.Lead));
         }
 
         if (heard.Hearing.Told.Of(move, words.From, words.End) is { } all)
         {
-            tell(ChoiceTrait.AllChance, Quarters(all.Chance));
-            tell(ChoiceTrait.AllLead, Quarters(all.Lead));
-            tell(ChoiceTrait.AllIdle, Quarters(all.Idle));
+            tell(ChoiceTrait.AllChance, MentionTraits.Quarters(all.Chance));
+            tell(ChoiceTrait.AllLead, MentionTraits.Quarters(all.Lead));
+            tell(ChoiceTrait.AllIdle, MentionTraits.Quarters(all.Idle));
             if (current is { } other)
             {
-                tell(ChoiceTrait.AllCurrent, Quarters(all.Chance - other.Chance));
+                tell(ChoiceTrait.AllCurrent, MentionTraits.Quarters(all.Chance - other.Chance));
             }
         }
     }
@@ -231,20 +229,19 @@ internal sealed class MoveChoiceTraits(Speech speech, MentionsHeard heard, IRead
         var segment = segments[index];
         var same = segments.Where((s, i) => i != index && s.Move.Id == move.Id).Select(s => s.End - s.Start).ToList();
         tell(ChoiceTrait.Elsewhere, same.Count);
-        tell(ChoiceTrait.ElsewhereWeight, Strongest(judged.Where(m => m.Move.Id == move.Id && (m.EffectiveAt < segment.Start - Ahead || m.EffectiveAt > segment.End))));
+        tell(ChoiceTrait.ElsewhereWeight, Strongest(_mentions[move.Id].Where(m => m.EffectiveAt < segment.Start - Ahead || m.EffectiveAt > segment.End)));
         tell(ChoiceTrait.Company, 10 * heard.Company.Together(move.Id, _moves));
         tell(ChoiceTrait.Length, (segment.End - segment.Start) / 3);
         if (same.Count > 0)
         {
-            tell(ChoiceTrait.Longer, Middle + (20 * Math.Log2((segment.End - segment.Start) / same.Average())));
+            tell(ChoiceTrait.Longer, MentionTraits.Middle + (20 * Math.Log2((segment.End - segment.Start) / same.Average())));
         }
     }
 
     private void OfNeighbours(Action<ChoiceTrait, double> tell, int index, Move move)
     {
-        static int Kind(Move of) => of.IsStretch ? 2 : of.IsGentle ? 1 : 0;
-        int KindAt(int beside) => beside < 0 || beside >= segments.Count ? 9 : segments[beside].Move.Id == move.Id ? 8 : Kind(segments[beside].Move);
-        tell(ChoiceTrait.Kind, Kind(move));
+        int KindAt(int beside) => beside < 0 || beside >= segments.Count ? 9 : segments[beside].Move.Id == move.Id ? 8 : MentionTraits.Kind(segments[beside].Move);
+        tell(ChoiceTrait.Kind, MentionTraits.Kind(move));
         tell(ChoiceTrait.KindBefore, KindAt(index - 1));
         tell(ChoiceTrait.KindAfter, KindAt(index + 1));
         var (by, any) = Beside(-1);
