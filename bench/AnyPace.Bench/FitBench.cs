@@ -49,11 +49,13 @@ internal static class FitBench
         var needs = KitFit.Fit(KitFit.Sentence.Parse(kit.SelectMany(File.ReadLines)), [.. recordings.Select(r => new KitFit.MarkedClass(r.Captions, r.Gold))]);
         Write("kit-weights.csv", needs.Write(), needs.Weights.Count);
         var classes = recordings.ConvertAll(r => new MentionFit.MarkedClass(r.Captions, r.Gold));
-        var heard = MentionFit.AllMentions(classes, MoveLexicon.Default);
-        var mentions = MentionFit.Fit(heard);
+        var others = ReadByOthers.Learn(classes, MoveLexicon.Default);
+        var mentions = MentionFit.Fit(others.Mentions);
         Write("mention-trees.csv", mentions.Write(MentionFit.Traits), mentions.Columns.Count());
-        var choice = MentionFit.Fit(MoveChoiceFit.Stretches(classes, MoveLexicon.Default, heard));
+        var choice = MentionFit.Fit(MoveChoiceFit.Stretches(others));
         Write("choice-trees.csv", choice.Write(MoveChoiceFit.Traits), choice.Columns.Count());
+        var starts = MentionFit.Fit(StartFit.Moments(others, choice));
+        Write("start-trees.csv", starts.Write(StartFit.Traits), starts.Columns.Count());
         var taught = classes.ConvertAll(MentionFit.Taught);
         File.WriteAllText(Path.Combine(lexicon, "taught-classes.txt"), TaughtClass.Write(taught));
         File.WriteAllText(Path.Combine(lexicon, "move-words.txt"), MoveLexicon.Default.Taught(taught).Classifier.Write());

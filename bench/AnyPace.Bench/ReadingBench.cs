@@ -90,7 +90,7 @@ internal static class ReadingBench
 
     /// <summary>For each recording a reading that learned from the others.</summary>
     private static Dictionary<MarkedRecording, CaptionReading> ReadInTurn(List<MarkedRecording> recordings, MoveLexicon lexicon) =>
-        recordings.Zip(MentionFit.ReadInTurn(recordings.ConvertAll(r => new MentionFit.MarkedClass(r.Captions, r.Gold)), lexicon)).ToDictionary(r => r.First, r => r.Second);
+        recordings.Zip(ReadByOthers.Learn(recordings.ConvertAll(r => new MentionFit.MarkedClass(r.Captions, r.Gold)), lexicon).Readings()).ToDictionary(r => r.First, r => r.Second);
 
     private static List<(string Name, string Value)> Figures(List<ReadingScore> scores)
     {

@@ -14,8 +14,10 @@ public sealed record ReadingContext(string? Title = null, double? StatedMinutes 
 /// <param name="lexicon">The moves.</param>
 /// <param name="trees">What mentions are judged by; null for the trees shipped with the program.</param>
 /// <param name="choice">What the move of a stretch is chosen by, likewise.</param>
-public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? trees = null, BoostedTrees? choice = null)
+/// <param name="starts">What the start of a bout is chosen by, likewise.</param>
+public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? trees = null, BoostedTrees? choice = null, BoostedTrees? starts = null)
 {
+    private readonly BoostedTrees _starts = starts ?? StartChoice.Shipped;
     private readonly BoostedTrees _choice = choice ?? MoveChoice.Shipped;
     private readonly MentionJudge _judge = trees is null ? MentionJudge.Default : new MentionJudge(trees);
 
@@ -30,21 +32,9 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
             return Timeline.Empty;
         }
 
-        var heard = MentionsHeard.In(speech, lexicon);
-        var (marks, dose, mentions) = (heard.Marks, heard.Dose, heard.Mentions);
-        var judged = _judge.Judge(speech, heard);
-        var divided = new MoveChoice(speech, heard, judged).Choose(NameSettler.Divided(speech, heard, judged, lexicon), _choice);
-        var segments = Rests.Kept(divided, marks, dose);
-        var bouts = BoutBuilder.Build(speech, marks, WorkStarts.Settle(speech, marks, WorkStarts.AfterOpening(segments, heard.Opening), dose), dose);
-        bouts = Rests.Begun(bouts, marks, dose);
-        bouts = CountedSets.Fill(bouts, speech, marks, judged, dose, lexicon);
-        bouts = LaterRounds.FillAll(bouts, marks, mentions, dose, lexicon);
-        bouts = PairedSets.Fill(bouts, speech, marks, dose, lexicon);
-        bouts = UnclockedRounds.Fill(bouts, marks, mentions, dose, lexicon);
-        bouts = LaidSets.Fill(bouts, dose, lexicon, speech.End.Value);
-        bouts = SilentRounds.Fill(bouts, speech, marks, mentions, heard.Hearing.Listened, dose, lexicon);
-        bouts = TabataBlocks.Fill(bouts, marks, mentions, dose, speech.End.Value);
-        bouts = SecondSides.Part(bouts, speech, marks, lexicon);
+        var (heard, mentions, read) = Bouts(speech);
+        var (marks, dose) = (heard.Marks, heard.Dose);
+        var bouts = new StartChoice(speech, heard, lexicon, read).Choose(_starts);
         var kind = KindOf(speech, marks, bouts, dose);
         var phases = PhaseFinder.Find(speech, marks, bouts, lexicon, kind);
         var (judgedRemarks, care) = (RemarkField.Beside.Judge.Judge(speech), RemarkField.Care.Judge.Judge(speech));
@@ -66,6 +56,27 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
             Slips = SlipReader.Read(speech, mentions),
             Voice = VoiceReader.Read(speech, marks, mentions),
         };
+    }
+
+    /// <summary>What is done when, each bout from where its move is named or its start is called; when it begins is chosen after.</summary>
+    internal (MentionsHeard Heard, List<Mention> Mentions, ImmutableArray<Bout> Bouts) Bouts(Speech speech)
+    {
+        var heard = MentionsHeard.In(speech, lexicon);
+        var (marks, dose, mentions) = (heard.Marks, heard.Dose, heard.Mentions);
+        var judged = _judge.Judge(speech, heard);
+        var divided = new MoveChoice(speech, heard, judged).Choose(NameSettler.Divided(speech, heard, judged, lexicon), _choice);
+        var segments = Rests.Kept(divided, marks, dose);
+        var bouts = BoutBuilder.Build(speech, marks, WorkStarts.Settle(speech, marks, WorkStarts.AfterOpening(segments, heard.Opening), dose), dose);
+        bouts = Rests.Begun(bouts, marks, dose);
+        bouts = CountedSets.Fill(bouts, speech, marks, judged, dose, lexicon);
+        bouts = LaterRounds.FillAll(bouts, marks, mentions, dose, lexicon);
+        bouts = PairedSets.Fill(bouts, speech, marks, dose, lexicon);
+        bouts = UnclockedRounds.Fill(bouts, marks, mentions, dose, lexicon);
+        bouts = LaidSets.Fill(bouts, dose, lexicon, speech.End.Value);
+        bouts = SilentRounds.Fill(bouts, speech, marks, mentions, heard.Hearing.Listened, dose, lexicon);
+        bouts = TabataBlocks.Fill(bouts, marks, mentions, dose, speech.End.Value);
+        bouts = SecondSides.Part(bouts, speech, marks, lexicon);
+        return (heard, mentions, bouts);
     }
 
     /// <summary>Share of the recording in bouts from which a timed class is done there and then.</summary>

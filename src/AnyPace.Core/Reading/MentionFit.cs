@@ -24,11 +24,6 @@ public static class MentionFit
     private const double ToldAhead = 25;
 
     /// <summary>
-    /// In how many parts classes are read that the lexicon learned from: each is heard by a lexicon that learned from the other parts only, as a class is that nobody marked.
-    /// </summary>
-    private const int Parts = 5;
-
-    /// <summary>
     /// Words a minute from which on the trees learn from a class in full, from its worn copies too: who works in front of a camera says a hundred and more, and what a few words tell where little
     /// is said, they do not tell in talk. Ours: kept-aside classes of 80 and more were read a hundredth better without those below at all, but then little made of what is said in few words.
     /// </summary>
@@ -95,24 +90,8 @@ public static class MentionFit
     private static bool IsRight(Mention m, GoldReading gold) =>
         gold.Bouts.Any(b => b.MoveId == m.Move.Id && (Math.Abs(b.Span.Start.Value - m.EffectiveAt) <= Within || (b.Span.Start.Value <= m.EffectiveAt && b.Span.End.Value > m.EffectiveAt)));
 
-    /// <summary>Which part a class is in; scattered, so that those written together are not together (Knuth's multiplicative hash).</summary>
-    internal static int PartOf(int index) => (int)(((uint)(index + 1) * 2654435761u >> 16) % Parts);
-
-    /// <summary>A lexicon for each part, that learned from the classes of the others.</summary>
-    internal static List<MoveLexicon> LexiconsOfOthers(IReadOnlyList<MarkedClass> classes, MoveLexicon lexicon)
-    {
-        var taught = classes.Select(Taught).ToList();
-        return [.. Enumerable.Range(0, Parts).Select(part => lexicon.Taught([.. taught.Where((_, i) => PartOf(i) != part)]))];
-    }
-
-    /// <summary>The mentions of each class as it is and as it would have come through worse captions (<see cref="WornCaptions"/>): what the trees are grown from.</summary>
-    public static IReadOnlyList<Examples> AllMentions(IReadOnlyList<MarkedClass> classes, MoveLexicon lexicon) => AllMentions(classes, LexiconsOfOthers(classes, lexicon));
-
-    private static List<Examples> AllMentions(IReadOnlyList<MarkedClass> classes, List<MoveLexicon> lexicons) =>
-    [
-        .. classes.Select((c, i) => (c.Captions, c.Gold, Lexicon: lexicons[PartOf(i)])).AsParallel().AsOrdered()
-            .Select(c => new Examples([.. Copies(c.Captions, c.Gold.Title).SelectMany(f => Mentions(f, c.Gold, c.Lexicon).Of)])),
-    ];
+    /// <summary>The mentions of a class as it is and as it would have come through worse captions (<see cref="WornCaptions"/>).</summary>
+    internal static Examples MentionsOf(MarkedClass marked, MoveLexicon lexicon) => new([.. Copies(marked.Captions, marked.Gold.Title).SelectMany(f => Mentions(f, marked.Gold, lexicon).Of)]);
 
     /// <summary>The captions of a class as they are and, where enough is said, worn.</summary>
     private static IEnumerable<CaptionFile> Copies(CaptionFile captions, string title) =>
@@ -121,23 +100,9 @@ public static class MentionFit
     /// <param name="classes">For each class its mentions.</param>
     public static BoostedTrees Fit(IReadOnlyList<Examples> classes) => Fit(classes, _ => true);
 
-    private static BoostedTrees Fit(IReadOnlyList<Examples> classes, Func<int, bool> takes)
+    internal static BoostedTrees Fit(IReadOnlyList<Examples> classes, Func<int, bool> takes)
     {
         var examples = classes.SelectMany((c, i) => takes(i) ? c.Of.Select(e => (e.Told, e.Right, Class: i)) : []).ToList();
         return BoostedTrees.Fit([.. examples.Select(e => e.Told)], [.. examples.Select(e => e.Right)], [.. examples.Select(e => e.Class)]);
-    }
-
-    /// <summary>Trees for each part, grown on the classes of the others.</summary>
-    internal static List<BoostedTrees> TreesOfOthers(IReadOnlyList<Examples> classes) => [.. Enumerable.Range(0, Parts).Select(part => Fit(classes, i => PartOf(i) != part))];
-
-    /// <summary>For each class a reading that learned from the others only, so that it reads the class as it would one that nobody marked.</summary>
-    public static IReadOnlyList<CaptionReading> ReadInTurn(IReadOnlyList<MarkedClass> classes, MoveLexicon lexicon)
-    {
-        var lexicons = LexiconsOfOthers(classes, lexicon);
-        var examples = AllMentions(classes, lexicons);
-        var trees = TreesOfOthers(examples);
-        var choices = TreesOfOthers(MoveChoiceFit.Stretches(classes, lexicons, trees));
-        var readings = lexicons.Select((others, part) => new CaptionReading(others, trees[part], choices[part])).ToList();
-        return [.. classes.Select((_, i) => readings[PartOf(i)])];
     }
 }

@@ -14,19 +14,10 @@ public static class MoveChoiceFit
     public static IReadOnlyList<string> Traits => MoveChoiceTraits.Names;
 
     /// <summary>
-    /// What is told of the moves that come into question for each stretch of a marked bout, each class divided as one is that nobody marked: by a lexicon and by trees that learned from the
-    /// others only. <see cref="MentionFit.Fit(IReadOnlyList{MentionFit.Examples})"/> grows trees from them.
+    /// What is told of the moves that come into question for each stretch of a marked bout, each class divided as one is that nobody marked.
+    /// <see cref="MentionFit.Fit(IReadOnlyList{MentionFit.Examples})"/> grows trees from them.
     /// </summary>
-    /// <param name="mentions">The mentions of each class, as <see cref="MentionFit.AllMentions(IReadOnlyList{MentionFit.MarkedClass}, MoveLexicon)"/> tells them.</param>
-    public static IReadOnlyList<MentionFit.Examples> Stretches(IReadOnlyList<MentionFit.MarkedClass> classes, MoveLexicon lexicon, IReadOnlyList<MentionFit.Examples> mentions) =>
-        Stretches(classes, MentionFit.LexiconsOfOthers(classes, lexicon), MentionFit.TreesOfOthers(mentions));
-
-    /// <param name="lexicons">For each part one that learned from the others; so the trees.</param>
-    internal static IReadOnlyList<MentionFit.Examples> Stretches(IReadOnlyList<MentionFit.MarkedClass> classes, List<MoveLexicon> lexicons, List<BoostedTrees> trees)
-    {
-        var judges = trees.ConvertAll(t => new MentionJudge(t));
-        return [.. classes.Select((c, i) => (Class: c, Part: MentionFit.PartOf(i))).AsParallel().AsOrdered().Select(c => Of(c.Class, lexicons[c.Part], judges[c.Part]))];
-    }
+    public static IReadOnlyList<MentionFit.Examples> Stretches(ReadByOthers others) => others.OfEach((marked, part) => Of(marked, others.Lexicons[part], new MentionJudge(others.Trees[part])));
 
     private static MentionFit.Examples Of(MentionFit.MarkedClass marked, MoveLexicon lexicon, MentionJudge judge)
     {

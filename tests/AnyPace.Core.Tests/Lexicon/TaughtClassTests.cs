@@ -134,8 +134,8 @@ public sealed class TaughtClassTests
     {
         static bool HearsIt(MentionFit.Examples examples) => examples.Of.Any(e => e.Right);
         Assert.True(HearsIt(MentionFit.Mentions(Marked.Captions, Marked.Gold, Make.Lexicon.Taught([.. Enumerable.Repeat(MentionFit.Taught(Marked), 20)]))));
-        Assert.False(HearsIt(Assert.Single(MentionFit.AllMentions([Marked], Make.Lexicon))));
-        Assert.DoesNotContain(Assert.Single(MentionFit.ReadInTurn([Marked], Make.Lexicon)).Read(Marked.Captions).Bouts, b => b.MoveId == "squat");
+        Assert.False(HearsIt(Assert.Single(ReadByOthers.Learn([Marked], Make.Lexicon).Mentions)));
+        Assert.DoesNotContain(Assert.Single(ReadByOthers.Learn([Marked], Make.Lexicon).Readings()).Read(Marked.Captions).Bouts, b => b.MoveId == "squat");
     }
 
     [Fact]

@@ -21,7 +21,7 @@ public sealed class MoveChoiceTests
     public void Of_the_moves_in_question_the_one_that_is_marked_is_right()
     {
         List<MentionFit.MarkedClass> marked = [Squats("squat"), Squats("savasana"), Squats("squat") with { Gold = Squats("squat").Gold with { Bouts = [] } }];
-        var told = MoveChoiceFit.Stretches(marked, Make.Lexicon, MentionFit.AllMentions(marked, Make.Lexicon));
+        var told = MoveChoiceFit.Stretches(ReadByOthers.Learn(marked, Make.Lexicon));
         var right = Assert.Single(told[0].Of, e => e.Right);
         Assert.Equal(1, right.Told[Trait(ChoiceTrait.Current)]);
         Assert.Equal(3, right.Told[Trait(ChoiceTrait.Best)]);

@@ -36,7 +36,7 @@ public sealed class NoDoseTests
     public static TheoryData<string> Lines => [.. Make.Lines("Reading", "nodose.txt").Except(Breathed)];
 
     /// <summary>What the weights learn from, but is read as a move where nothing else is said.</summary>
-    private static readonly string[] Breathed = ["let's take two deep breaths"];
+    private static readonly string[] Breathed = ["let's take two deep breaths", "round and round eight of them nice and small"];
 
     [Theory]
     [MemberData(nameof(Lines))]

@@ -23,20 +23,27 @@ public sealed class SmallTalkTests
     };
 
     /// <summary>Lines in a hundred that may go wrong. Likelihoods near their edge fall now to one side, now to the other, when the trees are grown anew.</summary>
-    private const double Tolerated = 11;
+    private const double Tolerated = 10;
 
     [Fact]
-    public void Talk_changes_no_move_but_for_eleven_lines_in_a_hundred()
+    public void Talk_changes_no_move_but_for_ten_lines_in_a_hundred()
     {
         var lines = File.ReadAllLines(Path.Combine(AppContext.BaseDirectory, "Reading", "smalltalk.txt"));
         var plain = Classes.ToDictionary(c => c.Key, c => With(c.Value, "keep going"));
         var changed = lines.AsParallel().AsOrdered()
-            .Select(line => (Line: line, Changes: Classes.Select(c => (Class: c.Key, Read: With(c.Value, line))).Where(c => c.Read != plain[c.Class]).Select(c => $"{c.Class}: {c.Read}").ToList()))
+            .Select(line => (Line: line, Changes: Classes.Select(c => (Class: c.Key, Read: With(c.Value, line))).Where(c => !IsSame(c.Read, plain[c.Class])).Select(c => $"{c.Class}: {string.Join(", ", c.Read.Select(b => $"{b.Move} {b.Start}"))}").ToList()))
             .Where(c => c.Changes.Count > 0)
             .ToList();
         Assert.True(changed.Count * 100 <= Tolerated * lines.Length, string.Join('\n', changed.Select(c => $"'{c.Line}' reads {string.Join(" and ", c.Changes)}")));
     }
 
-    private static string With(string[] lines, string talk) =>
-        string.Join(", ", Make.Read([.. lines.Select(l => l.Replace("*", talk, StringComparison.Ordinal))]).Bouts.Select(b => $"{b.MoveId} {Math.Round(b.Span.Start.Value / 5) * 5}"));
+    /// <summary>The same moves, and none begins so many seconds earlier or later: named at one time and begun at another, a move may be read to begin at either.</summary>
+    private static bool IsSame(List<(string Move, double Start)> one, List<(string Move, double Start)> other)
+    {
+        const double moved = 12;
+        return one.Select(b => b.Move).SequenceEqual(other.Select(b => b.Move)) && one.Zip(other).All(b => Math.Abs(b.First.Start - b.Second.Start) < moved);
+    }
+
+    private static List<(string Move, double Start)> With(string[] lines, string talk) =>
+        [.. Make.Read([.. lines.Select(l => l.Replace("*", talk, StringComparison.Ordinal))]).Bouts.Select(b => (b.MoveId, b.Span.Start.Value))];
 }

@@ -1,0 +1,55 @@
+using AnyPace.Core.Lexicon;
+
+namespace AnyPace.Core.Reading;
+
+/// <summary>
+/// What reads marked classes as one that nobody marked: the classes are in parts, and each part is heard by a lexicon, and judged by trees, that learned from the other parts only.
+/// </summary>
+public sealed class ReadByOthers
+{
+    /// <summary>In how many parts the classes are.</summary>
+    private const int Parts = 5;
+
+    private readonly IReadOnlyList<MentionFit.MarkedClass> _classes;
+
+    private readonly Lazy<List<BoostedTrees>> _trees;
+
+    private ReadByOthers(IReadOnlyList<MentionFit.MarkedClass> classes, MoveLexicon lexicon)
+    {
+        _classes = classes;
+        var taught = classes.Select(MentionFit.Taught).ToList();
+        Lexicons = [.. Enumerable.Range(0, Parts).Select(part => lexicon.Taught([.. taught.Where((_, i) => PartOf(i) != part)]))];
+        Mentions = OfEach((marked, part) => MentionFit.MentionsOf(marked, Lexicons[part]));
+        _trees = new(() => TreesOfOthers(Mentions));
+    }
+
+    /// <summary>Learns a lexicon for each part, and hears the classes with it.</summary>
+    public static ReadByOthers Learn(IReadOnlyList<MentionFit.MarkedClass> classes, MoveLexicon lexicon) => new(classes, lexicon);
+
+    /// <summary>The mentions of each class: what the trees are grown from.</summary>
+    public IReadOnlyList<MentionFit.Examples> Mentions { get; }
+
+    /// <summary>A lexicon for each part.</summary>
+    internal IReadOnlyList<MoveLexicon> Lexicons { get; }
+
+    /// <summary>Trees of mentions for each part.</summary>
+    internal IReadOnlyList<BoostedTrees> Trees => _trees.Value;
+
+    /// <summary>Which part a class is in; scattered, so that those written together are not together (Knuth's multiplicative hash).</summary>
+    internal static int PartOf(int index) => (int)(((uint)(index + 1) * 2654435761u >> 16) % Parts);
+
+    /// <summary>What is asked of each class and its part, in the order of the classes.</summary>
+    internal IReadOnlyList<T> OfEach<T>(Func<MentionFit.MarkedClass, int, T> ask) => [.. _classes.Select((c, i) => (Class: c, Part: PartOf(i))).AsParallel().AsOrdered().Select(c => ask(c.Class, c.Part))];
+
+    /// <summary>Trees for each part, grown on the classes of the others.</summary>
+    internal static List<BoostedTrees> TreesOfOthers(IReadOnlyList<MentionFit.Examples> classes) => [.. Enumerable.Range(0, Parts).Select(part => MentionFit.Fit(classes, i => PartOf(i) != part))];
+
+    /// <summary>For each class a reading that learned from the others only.</summary>
+    public IReadOnlyList<CaptionReading> Readings()
+    {
+        var choices = TreesOfOthers(MoveChoiceFit.Stretches(this));
+        var starts = TreesOfOthers(StartFit.Moments(this, part => choices[part]));
+        var readings = Lexicons.Select((others, part) => new CaptionReading(others, Trees[part], choices[part], starts[part])).ToList();
+        return [.. _classes.Select((_, i) => readings[PartOf(i)])];
+    }
+}
