@@ -56,6 +56,9 @@ internal static class FitBench
         Write("choice-trees.csv", choice.Write(MoveChoiceFit.Traits), choice.Columns.Count());
         var starts = MentionFit.Fit(StartFit.Moments(others, choice));
         Write("start-trees.csv", starts.Write(StartFit.Traits), starts.Columns.Count());
+        var phases = PhaseFit.Fit(others, choice, starts);
+        Write("warm-up-trees.csv", phases.WarmUp.Write(PhaseFit.Traits), phases.WarmUp.Columns.Count());
+        Write("cool-down-trees.csv", phases.CoolDown.Write(PhaseFit.Traits), phases.CoolDown.Columns.Count());
         var taught = classes.ConvertAll(MentionFit.Taught);
         File.WriteAllText(Path.Combine(lexicon, "taught-classes.txt"), TaughtClass.Write(taught));
         File.WriteAllText(Path.Combine(lexicon, "move-words.txt"), MoveLexicon.Default.Taught(taught).Classifier.Write());

@@ -15,8 +15,10 @@ public sealed record ReadingContext(string? Title = null, double? StatedMinutes 
 /// <param name="trees">What mentions are judged by; null for the trees shipped with the program.</param>
 /// <param name="choice">What the move of a stretch is chosen by, likewise.</param>
 /// <param name="starts">What the start of a bout is chosen by, likewise.</param>
-public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? trees = null, BoostedTrees? choice = null, BoostedTrees? starts = null)
+/// <param name="phases">What the end of the warm-up and the beginning of the cool-down are chosen by, likewise.</param>
+public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? trees = null, BoostedTrees? choice = null, BoostedTrees? starts = null, PhaseTrees? phases = null)
 {
+    private readonly PhaseTrees _phases = phases ?? PhaseTrees.Shipped;
     private readonly BoostedTrees _starts = starts ?? StartChoice.Shipped;
     private readonly BoostedTrees _choice = choice ?? MoveChoice.Shipped;
     private readonly MentionJudge _judge = trees is null ? MentionJudge.Default : new MentionJudge(trees);
@@ -32,11 +34,9 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
             return Timeline.Empty;
         }
 
-        var (heard, mentions, read) = Bouts(speech);
-        var (marks, dose) = (heard.Marks, heard.Dose);
-        var bouts = new StartChoice(speech, heard, lexicon, read).Choose(_starts);
-        var kind = KindOf(speech, marks, bouts, dose);
-        var phases = PhaseFinder.Find(speech, marks, bouts, lexicon, kind);
+        var (heard, bouts, kind) = Done(speech);
+        var (marks, dose, mentions) = (heard.Marks, heard.Dose, heard.Mentions);
+        var phases = PhaseFinder.Find(speech, heard, bouts, lexicon, kind, _phases);
         var (judgedRemarks, care) = (RemarkField.Beside.Judge.Judge(speech), RemarkField.Care.Judge.Judge(speech));
         var claimed = FactReader.Claimed(speech, judgedRemarks);
         return new Timeline(
@@ -59,7 +59,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
     }
 
     /// <summary>What is done when, each bout from where its move is named or its start is called; when it begins is chosen after.</summary>
-    internal (MentionsHeard Heard, List<Mention> Mentions, ImmutableArray<Bout> Bouts) Bouts(Speech speech)
+    internal (MentionsHeard Heard, ImmutableArray<Bout> Bouts) Bouts(Speech speech)
     {
         var heard = MentionsHeard.In(speech, lexicon);
         var (marks, dose, mentions) = (heard.Marks, heard.Dose, heard.Mentions);
@@ -76,7 +76,15 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
         bouts = SilentRounds.Fill(bouts, speech, marks, mentions, heard.Hearing.Listened, dose, lexicon);
         bouts = TabataBlocks.Fill(bouts, marks, mentions, dose, speech.End.Value);
         bouts = SecondSides.Part(bouts, speech, marks, lexicon);
-        return (heard, mentions, bouts);
+        return (heard, bouts);
+    }
+
+    /// <summary>What is done when, and in which kind of class.</summary>
+    internal (MentionsHeard Heard, ImmutableArray<Bout> Bouts, ClassKind Kind) Done(Speech speech)
+    {
+        var (heard, read) = Bouts(speech);
+        var bouts = new StartChoice(speech, heard, lexicon, read).Choose(_starts);
+        return (heard, bouts, KindOf(speech, heard.Marks, bouts, heard.Dose));
     }
 
     /// <summary>Share of the recording in bouts from which a timed class is done there and then.</summary>

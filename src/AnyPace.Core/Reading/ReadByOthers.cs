@@ -49,7 +49,9 @@ public sealed class ReadByOthers
     {
         var choices = TreesOfOthers(MoveChoiceFit.Stretches(this));
         var starts = TreesOfOthers(StartFit.Moments(this, part => choices[part]));
-        var readings = Lexicons.Select((others, part) => new CaptionReading(others, Trees[part], choices[part], starts[part])).ToList();
+        var (warm, cool) = PhaseFit.Borders(this, part => choices[part], part => starts[part]);
+        var (warmUps, coolDowns) = (TreesOfOthers(warm), TreesOfOthers(cool));
+        var readings = Lexicons.Select((others, part) => new CaptionReading(others, Trees[part], choices[part], starts[part], new PhaseTrees(warmUps[part], coolDowns[part]))).ToList();
         return [.. _classes.Select((_, i) => readings[PartOf(i)])];
     }
 }

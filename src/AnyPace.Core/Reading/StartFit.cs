@@ -26,7 +26,7 @@ public static class StartFit
     {
         var reading = new CaptionReading(others.Lexicons[part], others.Trees[part], choices(part));
         var speech = new Speech(marked.Captions.Cues);
-        var (heard, _, bouts) = reading.Bouts(speech);
+        var (heard, bouts) = reading.Bouts(speech);
         var choice = new StartChoice(speech, heard, others.Lexicons[part], bouts);
         var examples = new List<(byte[] Told, bool Right)>();
         foreach (var (i, bout) in bouts.Index())

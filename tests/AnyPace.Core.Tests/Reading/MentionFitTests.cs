@@ -179,6 +179,15 @@ public sealed class MentionFitTests
         AssertShipped("start-trees.csv", StartFit.Traits, StartFit.Moments(Others.Value, Shipped("choice-trees.csv", MoveChoiceFit.Traits)));
 
 
+    /// <summary>Likewise, and whoever changes the rules by which phases are divided.</summary>
+    [Fact]
+    public void The_shipped_trees_of_phases_are_those_of_the_marked_classes()
+    {
+        var (warm, cool) = PhaseFit.Borders(Others.Value, Shipped("choice-trees.csv", MoveChoiceFit.Traits), Shipped("start-trees.csv", StartFit.Traits));
+        AssertShipped("warm-up-trees.csv", PhaseFit.Traits, warm);
+        AssertShipped("cool-down-trees.csv", PhaseFit.Traits, cool);
+    }
+
     private static void AssertShipped(string file, IReadOnlyList<string> traits, IReadOnlyList<MentionFit.Examples> examples)
     {
         var (trees, fitted) = (Shipped(file, traits), MentionFit.Fit(examples));
