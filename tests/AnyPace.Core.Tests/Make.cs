@@ -30,6 +30,14 @@ internal static class Make
     public static Timeline Read(IEnumerable<(double At, string Words)> said) =>
         Read([.. said.OrderBy(s => s.At).Select(s => $"[{(int)s.At / 60}:{(int)s.At % 60:00}] {s.Words}")]);
 
+    /// <summary>One tree of one question: likely where a trait is more than so much, or up to it. Without a trait it tells nothing.</summary>
+    public static BoostedTrees Tree(IReadOnlyList<string> traits, string? trait = null, int cut = 0, bool upTo = false)
+    {
+        const int nodes = 31;
+        string[] tree = trait is null ? [] : [$"{trait},{cut},0", .. upTo ? [",0,3", ",0,-3"] : new[] { ",0,-3", ",0,3" }, .. Enumerable.Repeat(",0,0", nodes - 3)];
+        return BoostedTrees.Parse(string.Join('\n', ["column,cut,value", .. tree, string.Empty]), traits);
+    }
+
     public static Bout Bout(string move, double start, double end, Side side = Side.Both) => Core.Sessions.Bout.Confirmed($"{move}@{start}", move, Span.Of(start, end), side);
 
     /// <summary>A class whose bouts are all work.</summary>

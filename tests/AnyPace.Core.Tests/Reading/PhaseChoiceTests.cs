@@ -9,13 +9,7 @@ public sealed class PhaseChoiceTests
     /// <summary>Trees that tell nothing: the borders are those of the rules.</summary>
     private static readonly BoostedTrees Nothing = Trees();
 
-    /// <summary>One tree: a border is likely if a trait is so much or less.</summary>
-    private static BoostedTrees Trees(string? trait = null, int upTo = 0)
-    {
-        const int nodes = 31;
-        string[] tree = trait is null ? [] : [$"{trait},{upTo},0", ",0,3", ",0,-3", .. Enumerable.Repeat(",0,0", nodes - 3)];
-        return BoostedTrees.Parse(string.Join('\n', ["column,cut,value", .. tree, string.Empty]), PhaseFit.Traits);
-    }
+    private static BoostedTrees Trees(string? trait = null, int upTo = 0) => Make.Tree(PhaseFit.Traits, trait, upTo, upTo: true);
 
     private static Timeline Read(PhaseTrees trees, int moves = 10)
     {

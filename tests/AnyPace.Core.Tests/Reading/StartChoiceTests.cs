@@ -9,13 +9,7 @@ public sealed class StartChoiceTests
     /// <summary>Trees that tell nothing: a bout begins where it was read to.</summary>
     private static readonly BoostedTrees Nothing = Trees();
 
-    /// <summary>One tree: a moment is likely if a trait is more than so much.</summary>
-    private static BoostedTrees Trees(string? trait = null, int above = 0)
-    {
-        const int nodes = 31;
-        string[] tree = trait is null ? [] : [$"{trait},{above},0", ",0,-3", ",0,3", .. Enumerable.Repeat(",0,0", nodes - 3)];
-        return BoostedTrees.Parse(string.Join('\n', ["column,cut,value", .. tree, string.Empty]), StartFit.Traits);
-    }
+    private static BoostedTrees Trees(string? trait = null, int above = 0) => Make.Tree(StartFit.Traits, trait, above);
 
     private static readonly string[] Said =
     [
