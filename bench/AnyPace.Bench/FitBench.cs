@@ -51,14 +51,14 @@ internal static class FitBench
         var classes = recordings.ConvertAll(r => new MentionFit.MarkedClass(r.Captions, r.Gold));
         var others = ReadByOthers.Learn(classes, MoveLexicon.Default);
         var mentions = MentionFit.Fit(others.Mentions);
-        Write("mention-trees.csv", mentions.Write(MentionFit.Traits), mentions.Columns.Count());
+        WriteTrees("mention-trees.csv", mentions, MentionFit.Traits);
         var choice = MentionFit.Fit(MoveChoiceFit.Stretches(others));
-        Write("choice-trees.csv", choice.Write(MoveChoiceFit.Traits), choice.Columns.Count());
+        WriteTrees("choice-trees.csv", choice, MoveChoiceFit.Traits);
         var starts = MentionFit.Fit(StartFit.Moments(others, choice));
-        Write("start-trees.csv", starts.Write(StartFit.Traits), starts.Columns.Count());
+        WriteTrees("start-trees.csv", starts, StartFit.Traits);
         var phases = PhaseFit.Fit(others, choice, starts);
-        Write("warm-up-trees.csv", phases.WarmUp.Write(PhaseFit.Traits), phases.WarmUp.Columns.Count());
-        Write("cool-down-trees.csv", phases.CoolDown.Write(PhaseFit.Traits), phases.CoolDown.Columns.Count());
+        WriteTrees("warm-up-trees.csv", phases.WarmUp, PhaseFit.Traits);
+        WriteTrees("cool-down-trees.csv", phases.CoolDown, PhaseFit.Traits);
         var taught = classes.ConvertAll(MentionFit.Taught);
         File.WriteAllText(Path.Combine(lexicon, "taught-classes.txt"), TaughtClass.Write(taught));
         File.WriteAllText(Path.Combine(lexicon, "move-words.txt"), MoveLexicon.Default.Taught(taught).Classifier.Write());
@@ -70,6 +70,8 @@ internal static class FitBench
         }
 
         return 0;
+
+        void WriteTrees(string name, BoostedTrees trees, IReadOnlyList<string> traits) => Write(name, trees.Write(traits), trees.Columns.Count());
 
         void Write(string name, string table, int weights)
         {

@@ -27,24 +27,27 @@ internal static class PhaseChoice
     /// <summary>A warm-up ends in this first share of the bouts, a cool-down begins in this last one.</summary>
     private const double Half = 0.6;
 
-    /// <param name="count">How many bouts there are.</param>
-    /// <param name="read">The first bout of the work and of the cool-down by rules.</param>
-    public static (int Work, int Cool) Choose(PhaseTraits traits, int count, (int Work, int Cool) read, PhaseTrees trees)
+    /// <returns>The first bout of the work and of the cool-down.</returns>
+    public static (int Work, int Cool) Choose(PhaseTraits traits, PhaseTrees trees)
     {
-        if (count < Fewest)
+        if (traits.Count < Fewest)
         {
-            return read;
+            return traits.Read;
         }
 
-        var (work, cool) = (Likeliest(traits, WarmUpEnds(count, read.Work), read.Work, trees.WarmUp), Likeliest(traits, CoolDownBegins(count, read.Cool), read.Cool, trees.CoolDown));
-        return work <= cool ? (work, cool) : read;
+        var (work, cool) = (Likeliest(traits, WarmUpEnds(traits), traits.Read.Work, trees.WarmUp), Likeliest(traits, CoolDownBegins(traits), traits.Read.Cool, trees.CoolDown));
+        return work <= cool ? (work, cool) : traits.Read;
     }
 
     /// <summary>Where a warm-up may end; none at 0.</summary>
-    public static IEnumerable<int> WarmUpEnds(int count, int read) => Enumerable.Range(0, Math.Min(count, Math.Max(read, (int)Math.Ceiling(Half * count))) + 1);
+    public static IEnumerable<int> WarmUpEnds(PhaseTraits traits) => Enumerable.Range(0, Math.Min(traits.Count, Math.Max(traits.Read.Work, (int)Math.Ceiling(Half * traits.Count))) + 1);
 
     /// <summary>Where a cool-down may begin; none after the last bout.</summary>
-    public static IEnumerable<int> CoolDownBegins(int count, int read) => Math.Min(read, (int)((1 - Half) * count)) is var first ? Enumerable.Range(first, count - first + 1) : [];
+    public static IEnumerable<int> CoolDownBegins(PhaseTraits traits)
+    {
+        var first = Math.Min(traits.Read.Cool, (int)((1 - Half) * traits.Count));
+        return Enumerable.Range(first, traits.Count - first + 1);
+    }
 
     private static int Likeliest(PhaseTraits traits, IEnumerable<int> borders, int read, BoostedTrees trees)
     {

@@ -27,11 +27,11 @@ internal static partial class PhaseFinder
     /// <summary>The same where nobody speaks of warming up or cooling down: who shows how hips get moving has little else.</summary>
     private const double GentleUnsaid = 0.55;
 
-    /// <summary>What the borders between the bouts tell, and the first bout of the work and of the cool-down by rules.</summary>
-    public static (PhaseTraits Traits, (int Work, int Cool) Read) Asked(Speech speech, MentionsHeard heard, IReadOnlyList<Bout> bouts, MoveLexicon lexicon, ClassKind kind)
+    /// <summary>What the borders between the bouts tell, with those that rules put, and how sure the rules are.</summary>
+    public static (PhaseTraits Traits, double Sure) Asked(Speech speech, MentionsHeard heard, IReadOnlyList<Bout> bouts, MoveLexicon lexicon, ClassKind kind)
     {
-        var (work, cool, _) = Divide(speech, heard.Marks, bouts, lexicon, kind);
-        return (new PhaseTraits(speech, heard.Marks, heard.Dose, bouts, lexicon, kind, (work, cool)), (work, cool));
+        var (work, cool, sure) = Divide(speech, heard.Marks, bouts, lexicon, kind);
+        return (new PhaseTraits(speech, heard, bouts, lexicon, kind, (work, cool)), sure);
     }
 
     public static ImmutableArray<Phase> Find(Speech speech, MentionsHeard heard, IReadOnlyList<Bout> bouts, MoveLexicon lexicon, ClassKind kind, PhaseTrees trees)
@@ -42,8 +42,8 @@ internal static partial class PhaseFinder
             return end > 0 ? [new Phase(PhaseKind.Talk, Span.Of(0, end), 0.5)] : [];
         }
 
-        var (ruledWork, ruledCool, confidence) = Divide(speech, marks, bouts, lexicon, kind);
-        var (work, cool) = PhaseChoice.Choose(new PhaseTraits(speech, marks, heard.Dose, bouts, lexicon, kind, (ruledWork, ruledCool)), bouts.Count, (ruledWork, ruledCool), trees);
+        var (traits, confidence) = Asked(speech, heard, bouts, lexicon, kind);
+        var (work, cool) = PhaseChoice.Choose(traits, trees);
         var phases = new List<Phase>();
         void Add(PhaseKind kind, double from, double to, double sure)
         {

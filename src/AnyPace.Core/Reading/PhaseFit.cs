@@ -25,11 +25,11 @@ public static class PhaseFit
                 return (new MentionFit.Examples([]), new MentionFit.Examples([]));
             }
 
-            var (traits, read) = PhaseFinder.Asked(speech, heard, bouts, others.Lexicons[part], kind);
+            var (traits, _) = PhaseFinder.Asked(speech, heard, bouts, others.Lexicons[part], kind);
             var warm = marked.Gold.Phases.LastOrDefault(p => p.Kind == PhaseKind.WarmUp) is { } up ? bouts.Count(b => b.Span.Middle <= up.Span.End) : 0;
             var cool = marked.Gold.Phases.FirstOrDefault(p => p.Kind == PhaseKind.CoolDown) is { } down ? bouts.Count(b => b.Span.Middle < down.Span.Start) : bouts.Length;
             MentionFit.Examples Of(IEnumerable<int> asked, int right) => new([.. asked.Select(b => (traits.Of(b), b == right))]);
-            return (Of(PhaseChoice.WarmUpEnds(bouts.Length, read.Work), warm), Of(PhaseChoice.CoolDownBegins(bouts.Length, read.Cool), cool));
+            return (Of(PhaseChoice.WarmUpEnds(traits), warm), Of(PhaseChoice.CoolDownBegins(traits), cool));
         });
         return ([.. borders.Select(b => b.Item1)], [.. borders.Select(b => b.Item2)]);
     }

@@ -102,7 +102,7 @@ public enum PhaseTrait
 
 /// <summary>Tells the traits of the borders between the bouts of one recording.</summary>
 /// <param name="read">The first bout of the work and of the cool-down by rules.</param>
-internal sealed partial class PhaseTraits(Speech speech, IReadOnlyList<Mark> marks, SaidDose dose, IReadOnlyList<Bout> bouts, MoveLexicon lexicon, ClassKind kind, (int Work, int Cool) read)
+internal sealed partial class PhaseTraits(Speech speech, MentionsHeard heard, IReadOnlyList<Bout> bouts, MoveLexicon lexicon, ClassKind kind, (int Work, int Cool) read)
 {
     /// <summary>How many bouts are the next few; the last few are one less.</summary>
     private const int Few = 3;
@@ -114,6 +114,12 @@ internal sealed partial class PhaseTraits(Speech speech, IReadOnlyList<Mark> mar
     private readonly List<double> _taken = Times(speech, TakenUp());
 
     public static IReadOnlyList<string> Names { get; } = Enum.GetNames<PhaseTrait>();
+
+    /// <summary>How many bouts there are.</summary>
+    public int Count => bouts.Count;
+
+    /// <summary>The first bout of the work and of the cool-down by rules.</summary>
+    public (int Work, int Cool) Read => read;
 
     private static List<double> Times(Speech speech, Regex words) => [.. speech.Find(words).Select(m => speech.At(speech.TokenAt(m.Index)))];
 
@@ -168,7 +174,7 @@ internal sealed partial class PhaseTraits(Speech speech, IReadOnlyList<Mark> mar
         static bool Stretch(Move move) => move.IsStretch;
         double Met(int i) => 10 * _moves[i].Met.Value;
         double Struck(int i) => 10 * (int)_moves[i].Impact;
-        double? KindAt(int i) => i < 0 || i >= n ? null : _moves[i].IsStretch ? 2 : _moves[i].IsGentle ? 1 : 0;
+        double? KindAt(int i) => i < 0 || i >= n ? null : MentionTraits.Kind(_moves[i]);
         double? DoneAt(int i) => i < 0 || i >= n ? null : _places[bouts[i].MoveId].Count();
         tell(PhaseTrait.BoutsBefore, border);
         tell(PhaseTrait.BoutsAfter, n - border);
@@ -212,15 +218,15 @@ internal sealed partial class PhaseTraits(Speech speech, IReadOnlyList<Mark> mar
         tell(PhaseTrait.LengthNext, Mean(border, border + Few, Length));
         tell(PhaseTrait.NextLength, LengthAt(border));
         tell(PhaseTrait.LastLength, LengthAt(border - 1));
-        tell(PhaseTrait.NextOfWork, 20 * LengthAt(border) / dose.WorkSeconds);
-        tell(PhaseTrait.LastOfWork, 20 * LengthAt(border - 1) / dose.WorkSeconds);
+        tell(PhaseTrait.NextOfWork, 20 * LengthAt(border) / heard.Dose.WorkSeconds);
+        tell(PhaseTrait.LastOfWork, 20 * LengthAt(border - 1) / heard.Dose.WorkSeconds);
         tell(PhaseTrait.Kind, (int)kind);
-        tell(PhaseTrait.Timed, dose.Timed ? 1 : 0);
+        tell(PhaseTrait.Timed, heard.Dose.Timed ? 1 : 0);
         tell(PhaseTrait.Pace, speech.WordsAMinute);
-        tell(PhaseTrait.WarmUpRead, border == read.Work ? 1 : 0);
-        tell(PhaseTrait.CoolDownRead, border == read.Cool ? 1 : 0);
-        tell(PhaseTrait.ReadWarmUp, read.Work);
-        tell(PhaseTrait.ReadCoolDown, bouts.Count - read.Cool);
+        tell(PhaseTrait.WarmUpRead, border == Read.Work ? 1 : 0);
+        tell(PhaseTrait.CoolDownRead, border == Read.Cool ? 1 : 0);
+        tell(PhaseTrait.ReadWarmUp, Read.Work);
+        tell(PhaseTrait.ReadCoolDown, bouts.Count - Read.Cool);
     }
 
     /// <summary>From where the last bout ends to where the next begins, in seconds.</summary>
@@ -236,7 +242,7 @@ internal sealed partial class PhaseTraits(Speech speech, IReadOnlyList<Mark> mar
         const double early = 150;
         var (from, to) = Around(border);
         var end = speech.End.Value;
-        double Called(MarkKind mark, double a, double b) => 10 * Clocked.Between(marks, a, b).Where(m => m.Kind == mark).Select(m => m.Strength).DefaultIfEmpty(0).Max();
+        double Called(MarkKind mark, double a, double b) => 10 * Clocked.Between(heard.Marks, a, b).Where(m => m.Kind == mark).Select(m => m.Strength).DefaultIfEmpty(0).Max();
         static int Said(List<double> words, double a, double b) => words.Count(w => w >= a && w <= b);
         tell(PhaseTrait.WarmUpCalled, Called(MarkKind.WarmUp, 0, from));
         tell(PhaseTrait.WarmUpEarly, Called(MarkKind.WarmUp, 0, early));

@@ -85,7 +85,7 @@ internal sealed class StartChoice(Speech speech, MentionsHeard heard, MoveLexico
             Add(speech.At(mark.Token));
         }
 
-        foreach (var mention in heard.Mentions.Where(m => m.Move.Id == bouts[index].MoveId))
+        foreach (var mention in _traits.Mentions[bouts[index].MoveId])
         {
             Add(mention.EffectiveAt);
         }

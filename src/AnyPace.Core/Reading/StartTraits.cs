@@ -84,7 +84,8 @@ internal sealed class StartTraits(Speech speech, MentionsHeard heard, MoveLexico
     /// <summary>For each bout how often its move was done before.</summary>
     private readonly int[] _done = [.. bouts.Select((b, i) => bouts.Take(i).Count(o => o.MoveId == b.MoveId))];
 
-    private readonly ILookup<string, Mention> _mentions = heard.Mentions.ToLookup(m => m.Move.Id);
+    /// <summary>The mentions of each move.</summary>
+    public ILookup<string, Mention> Mentions { get; } = heard.Mentions.ToLookup(m => m.Move.Id);
 
     /// <param name="index">Which bout.</param>
     /// <param name="moments">Seconds at which it may begin, in order.</param>
@@ -93,7 +94,7 @@ internal sealed class StartTraits(Speech speech, MentionsHeard heard, MoveLexico
     {
         var bout = bouts[index];
         var move = lexicon[bout.MoveId];
-        var own = _mentions[move.Id].ToList();
+        var own = Mentions[move.Id].ToList();
         return [.. moments.Select((at, nth) =>
         {
             var row = new byte[Names.Count];
