@@ -10,7 +10,13 @@ namespace AnyPace.Core.Tests.ReadingTests;
 public sealed class MarkedReadingTests
 {
     private static readonly Lazy<List<(GoldReading Gold, ReadingScore Score)>> Scores = new(() =>
-        [.. Marked().Select(m => (m.Gold, ReadingScore.Of(new CaptionReading(Make.Lexicon).Read(m.Captions, new ReadingContext(m.Gold.Title, m.Gold.StatedMinutes)), m.Gold, Make.Lexicon)))]);
+        [.. Marked().Select(m => (m.Gold, Score(new CaptionReading(Make.Lexicon), m)))]);
+
+    private static ReadingScore Score(CaptionReading reading, (GoldReading Gold, CaptionFile Captions) marked) =>
+        ReadingScore.Of(reading.Read(marked.Captions, new ReadingContext(marked.Gold.Title, marked.Gold.StatedMinutes)), marked.Gold, Make.Lexicon);
+
+    /// <summary>The kept-aside classes as another reading reads them.</summary>
+    internal static List<ReadingScore> Aside(CaptionReading reading) => [.. Marked().Where(m => m.Gold.KeptAside).Select(m => Score(reading, m))];
 
     /// <summary>All marked classes, in name order.</summary>
     internal static IEnumerable<(GoldReading Gold, CaptionFile Captions)> Marked() =>
@@ -38,7 +44,7 @@ public sealed class MarkedReadingTests
     /// <summary>The captions of every marked class, in name order.</summary>
     public static IEnumerable<CaptionFile> Captions() => Marked().Select(m => m.Captions);
 
-    private static List<ReadingScore> Of(bool aside) => [.. Scores.Value.Where(s => s.Gold.KeptAside == aside).Select(s => s.Score)];
+    internal static List<ReadingScore> Of(bool aside) => [.. Scores.Value.Where(s => s.Gold.KeptAside == aside).Select(s => s.Score)];
 
     [Fact]
     public void There_are_thirty_marked_classes_and_a_third_of_them_is_kept_aside()

@@ -6,7 +6,7 @@ namespace AnyPace.Core.Tests.ReadingTests;
 public sealed class MoveChoiceTests
 {
     /// <summary>Trees that tell nothing: what it was read as stays.</summary>
-    private static readonly BoostedTrees Nothing = BoostedTrees.Parse("column,cut,value\n", MoveChoiceFit.Traits);
+    private static readonly BoostedTrees Nothing = Make.Tree(MoveChoiceFit.Traits);
 
     private static int Trait(ChoiceTrait trait) => MoveChoiceFit.Traits.ToList().IndexOf(trait.ToString());
 
@@ -33,13 +33,9 @@ public sealed class MoveChoiceTests
     [Fact]
     public void Kept_aside_more_is_right_with_the_choice_than_without()
     {
-        var (with, without) = (new CaptionReading(Make.Lexicon), new CaptionReading(Make.Lexicon, choice: Nothing));
-        var scores = MarkedReadingTests.Marked().Where(m => m.Gold.KeptAside).ToList().ConvertAll(m => (With: Score(with, m), Without: Score(without, m)));
-        Assert.True(scores.Average(s => s.With.MovesF1) > scores.Average(s => s.Without.MovesF1));
-        Assert.True(scores.Average(s => s.With.BoutsFound) > scores.Average(s => s.Without.BoutsFound));
-
-        static ReadingScore Score(CaptionReading reading, (GoldReading Gold, Captions.CaptionFile Captions) marked) =>
-            ReadingScore.Of(reading.Read(marked.Captions, new ReadingContext(marked.Gold.Title, marked.Gold.StatedMinutes)), marked.Gold, Make.Lexicon);
+        var (with, without) = (MarkedReadingTests.Of(aside: true), MarkedReadingTests.Aside(new CaptionReading(Make.Lexicon, choice: Nothing)));
+        Assert.True(with.Average(s => s.MovesF1) > without.Average(s => s.MovesF1));
+        Assert.True(with.Average(s => s.BoutsFound) > without.Average(s => s.BoutsFound));
     }
 
     [Fact]

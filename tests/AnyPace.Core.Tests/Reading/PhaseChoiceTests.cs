@@ -46,12 +46,8 @@ public sealed class PhaseChoiceTests
     [Fact]
     public void Kept_aside_more_of_the_time_is_in_its_phase_and_more_warm_ups_are_told_than_by_rules()
     {
-        var (with, without) = (new CaptionReading(Make.Lexicon), new CaptionReading(Make.Lexicon, phases: new PhaseTrees(Nothing, Nothing)));
-        var aside = MarkedReadingTests.Marked().Where(m => m.Gold.KeptAside).ToList().ConvertAll(m => (With: Score(with, m), Without: Score(without, m)));
-        Assert.True(aside.Average(s => s.With.PhaseOverlap) > aside.Average(s => s.Without.PhaseOverlap) + 0.01);
-        Assert.True(aside.Sum(s => s.With.WarmUp.Hits) > aside.Sum(s => s.Without.WarmUp.Hits));
-
-        static ReadingScore Score(CaptionReading reading, (GoldReading Gold, Captions.CaptionFile Captions) marked) =>
-            ReadingScore.Of(reading.Read(marked.Captions, new ReadingContext(marked.Gold.Title, marked.Gold.StatedMinutes)), marked.Gold, Make.Lexicon);
+        var (with, without) = (MarkedReadingTests.Of(aside: true), MarkedReadingTests.Aside(new CaptionReading(Make.Lexicon, phases: new PhaseTrees(Nothing, Nothing))));
+        Assert.True(with.Average(s => s.PhaseOverlap) > without.Average(s => s.PhaseOverlap) + 0.01);
+        Assert.True(with.Sum(s => s.WarmUp.Hits) > without.Sum(s => s.WarmUp.Hits));
     }
 }
