@@ -59,6 +59,7 @@ internal static class FitBench
         var phases = PhaseFit.Fit(others, choice, starts);
         WriteTrees("warm-up-trees.csv", phases.WarmUp, PhaseFit.Traits);
         WriteTrees("cool-down-trees.csv", phases.CoolDown, PhaseFit.Traits);
+        WriteTrees("sure-trees.csv", MentionFit.Fit(SureFit.Bouts(others)), SureFit.Traits);
         var taught = classes.ConvertAll(MentionFit.Taught);
         File.WriteAllText(Path.Combine(lexicon, "taught-classes.txt"), TaughtClass.Write(taught));
         File.WriteAllText(Path.Combine(lexicon, "move-words.txt"), MoveLexicon.Default.Taught(taught).Classifier.Write());

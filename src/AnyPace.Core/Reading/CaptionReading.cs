@@ -12,16 +12,10 @@ public sealed record ReadingContext(string? Title = null, double? StatedMinutes 
 
 /// <summary>Captions to a proposed timeline. A pure function of its input: no clock, no files, no state.</summary>
 /// <param name="lexicon">The moves.</param>
-/// <param name="trees">What mentions are judged by; null for the trees shipped with the program.</param>
-/// <param name="choice">What the move of a stretch is chosen by, likewise.</param>
-/// <param name="starts">What the start of a bout is chosen by, likewise.</param>
-/// <param name="phases">What the end of the warm-up and the beginning of the cool-down are chosen by, likewise.</param>
-public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? trees = null, BoostedTrees? choice = null, BoostedTrees? starts = null, PhaseTrees? phases = null)
+/// <param name="trees">What it is judged by; null for those shipped with the program.</param>
+public sealed partial class CaptionReading(MoveLexicon lexicon, ReadingTrees? trees = null)
 {
-    private readonly PhaseTrees _phases = phases ?? PhaseTrees.Shipped;
-    private readonly BoostedTrees _starts = starts ?? StartChoice.Shipped;
-    private readonly BoostedTrees _choice = choice ?? MoveChoice.Shipped;
-    private readonly MentionJudge _judge = trees is null ? MentionJudge.Default : new MentionJudge(trees);
+    private readonly ReadingTrees _trees = trees ?? ReadingTrees.Shipped;
 
     /// <summary>The kit that is heard in captions, by the names it has in a timeline.</summary>
     public static ImmutableArray<string> KitNames => KitItems.Known;
@@ -34,14 +28,14 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
             return Timeline.Empty;
         }
 
-        var (heard, bouts, kind) = Done(speech);
-        var (marks, dose, mentions) = (heard.Marks, heard.Dose, heard.Mentions);
-        var phases = PhaseFinder.Find(speech, heard, bouts, lexicon, kind, _phases);
+        var (read, phases, traits) = Divided(speech);
+        var (marks, dose, mentions) = (read.Heard.Marks, read.Heard.Dose, read.Heard.Mentions);
+        var bouts = HowSure.Told(read.Bouts, traits, _trees.Sure);
         var (judgedRemarks, care) = (RemarkField.Beside.Judge.Judge(speech), RemarkField.Care.Judge.Judge(speech));
         var claimed = FactReader.Claimed(speech, judgedRemarks);
         return new Timeline(
             speech.End,
-            kind,
+            read.Kind,
             FactReader.PartOfSeries(speech),
             FactReader.Stated(speech, context?.StatedMinutes),
             phases,
@@ -59,12 +53,12 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
     }
 
     /// <summary>What is done when, each bout from where its move is named or its start is called; when it begins is chosen after.</summary>
-    internal (MentionsHeard Heard, ImmutableArray<Bout> Bouts) Bouts(Speech speech)
+    internal (MentionsHeard Heard, IReadOnlyList<Mention> Judged, ImmutableArray<Bout> Bouts) Bouts(Speech speech)
     {
         var heard = MentionsHeard.In(speech, lexicon);
         var (marks, dose, mentions) = (heard.Marks, heard.Dose, heard.Mentions);
-        var judged = _judge.Judge(speech, heard);
-        var divided = new MoveChoice(speech, heard, judged).Choose(NameSettler.Divided(speech, heard, judged, lexicon), _choice);
+        var judged = new MentionJudge(_trees.Mentions).Judge(speech, heard);
+        var divided = new MoveChoice(speech, heard, judged).Choose(NameSettler.Divided(speech, heard, judged, lexicon), _trees.Choice);
         var segments = Rests.Kept(divided, marks, dose);
         var bouts = BoutBuilder.Build(speech, marks, WorkStarts.Settle(speech, marks, WorkStarts.AfterOpening(segments, heard.Opening), dose), dose);
         bouts = Rests.Begun(bouts, marks, dose);
@@ -76,15 +70,23 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, BoostedTrees? tr
         bouts = SilentRounds.Fill(bouts, speech, marks, mentions, heard.Hearing.Listened, dose, lexicon);
         bouts = TabataBlocks.Fill(bouts, marks, mentions, dose, speech.End.Value);
         bouts = SecondSides.Part(bouts, speech, marks, lexicon);
-        return (heard, bouts);
+        return (heard, judged, bouts);
     }
 
     /// <summary>What is done when, and in which kind of class.</summary>
-    internal (MentionsHeard Heard, ImmutableArray<Bout> Bouts, ClassKind Kind) Done(Speech speech)
+    internal BoutsRead Done(Speech speech)
     {
-        var (heard, read) = Bouts(speech);
-        var bouts = new StartChoice(speech, heard, lexicon, read).Choose(_starts);
-        return (heard, bouts, KindOf(speech, heard.Marks, bouts, heard.Dose));
+        var (heard, judged, read) = Bouts(speech);
+        var bouts = new StartChoice(speech, heard, lexicon, read).Choose(_trees.Starts);
+        return new BoutsRead(heard, judged, bouts, KindOf(speech, heard.Marks, bouts, heard.Dose));
+    }
+
+    /// <summary>In which phases it is done, and what is told of how sure each bout is.</summary>
+    internal (BoutsRead Read, ImmutableArray<Phase> Phases, SureTraits Traits) Divided(Speech speech)
+    {
+        var read = Done(speech);
+        var phases = PhaseFinder.Find(speech, read.Heard, read.Bouts, lexicon, read.Kind, _trees.Phases);
+        return (read, phases, new SureTraits(speech, read, phases, lexicon));
     }
 
     /// <summary>Share of the recording in bouts from which a timed class is done there and then.</summary>

@@ -16,10 +16,6 @@ internal sealed class MentionJudge(BoostedTrees trees)
     /// <summary>What the rules give a name that is announced as clearly as that.</summary>
     private const double ClearlyAnnounced = 0.9;
 
-    private static readonly Lazy<MentionJudge> Shipped = new(() => new MentionJudge(BoostedTrees.Parse(ReadingFiles.Text("mention-trees.csv"), MentionTraits.Names)));
-
-    public static MentionJudge Default => Shipped.Value;
-
     /// <summary>The mentions, those only faintly heard too, with the weight that their likelihood gives them.</summary>
     public List<Mention> Judge(Speech speech, MentionsHeard heard)
     {

@@ -19,10 +19,6 @@ internal sealed class MoveChoice(Speech speech, MentionsHeard heard, IReadOnlyLi
     private const int MostTold = 3;
     private static readonly double LeastTold = Math.Log(0.05);
 
-    private static readonly Lazy<BoostedTrees> ShippedTrees = new(() => BoostedTrees.Parse(ReadingFiles.Text("choice-trees.csv"), MoveChoiceTraits.Names));
-
-    public static BoostedTrees Shipped => ShippedTrees.Value;
-
     /// <summary>A combination, or a name that was settled by others, has no mention of its move: there is nothing to choose.</summary>
     public static bool IsSettled(Segment segment) => !segment.Mentions.Any(m => m.Move.Id == segment.Move.Id);
 

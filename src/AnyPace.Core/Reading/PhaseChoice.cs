@@ -1,21 +1,13 @@
 namespace AnyPace.Core.Reading;
 
 /// <summary>What the end of a warm-up and the beginning of a cool-down are chosen by.</summary>
-public sealed record PhaseTrees(BoostedTrees WarmUp, BoostedTrees CoolDown)
-{
-    private static readonly Lazy<PhaseTrees> ShippedTrees = new(() => new(Of("warm-up-trees.csv"), Of("cool-down-trees.csv")));
-
-    /// <summary>Those shipped with the program; <see cref="PhaseFit"/> makes them anew.</summary>
-    internal static PhaseTrees Shipped => ShippedTrees.Value;
-
-    private static BoostedTrees Of(string file) => BoostedTrees.Parse(ReadingFiles.Text(file), PhaseTraits.Names);
-}
+public sealed record PhaseTrees(BoostedTrees WarmUp, BoostedTrees CoolDown);
 
 /// <summary>
 /// Where the warm-up ends and the cool-down begins: rules weigh bout by bout what speaks for each; of all borders between two bouts, and of having none, the likeliest is taken if it is
 /// clearly likelier than theirs.
 /// </summary>
-/// <remarks>The numbers below are ours.</remarks>
+/// <remarks>What was counted is in <c>warm-up-trees.csv</c> and <c>cool-down-trees.csv</c>; <see cref="PhaseFit"/> makes them anew. The numbers below are ours.</remarks>
 internal static class PhaseChoice
 {
     /// <summary>How much likelier another border has to be.</summary>

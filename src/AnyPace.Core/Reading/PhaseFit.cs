@@ -19,7 +19,7 @@ public static class PhaseFit
         var borders = others.OfEach((marked, part) =>
         {
             var speech = new Speech(marked.Captions.Cues);
-            var (heard, bouts, kind) = new CaptionReading(others.Lexicons[part], others.Trees[part], choices(part), starts(part)).Done(speech);
+            var (heard, _, bouts, kind) = others.Reading(part, ReadingTrees.Shipped with { Choice = choices(part), Starts = starts(part) }).Done(speech);
             if (bouts.IsEmpty)
             {
                 return (new MentionFit.Examples([]), new MentionFit.Examples([]));

@@ -44,14 +44,25 @@ public sealed class ReadByOthers
     /// <summary>Trees for each part, grown on the classes of the others.</summary>
     internal static List<BoostedTrees> TreesOfOthers(IReadOnlyList<MentionFit.Examples> classes) => [.. Enumerable.Range(0, Parts).Select(part => MentionFit.Fit(classes, i => PartOf(i) != part))];
 
-    /// <summary>For each class a reading that learned from the others only.</summary>
-    public IReadOnlyList<CaptionReading> Readings()
+    /// <summary>A reading that hears, and judges mentions, by what it learned from the other parts.</summary>
+    internal CaptionReading Reading(int part, ReadingTrees trees) => new(Lexicons[part], trees with { Mentions = Trees[part] });
+
+    /// <summary>For each part all trees, grown on the classes of the others; how sure a bout is they do not tell yet.</summary>
+    internal IReadOnlyList<ReadingTrees> AllTrees()
     {
         var choices = TreesOfOthers(MoveChoiceFit.Stretches(this));
         var starts = TreesOfOthers(StartFit.Moments(this, part => choices[part]));
         var (warm, cool) = PhaseFit.Borders(this, part => choices[part], part => starts[part]);
         var (warmUps, coolDowns) = (TreesOfOthers(warm), TreesOfOthers(cool));
-        var readings = Lexicons.Select((others, part) => new CaptionReading(others, Trees[part], choices[part], starts[part], new PhaseTrees(warmUps[part], coolDowns[part]))).ToList();
+        return [.. Trees.Select((mentions, part) => ReadingTrees.Shipped with { Mentions = mentions, Choice = choices[part], Starts = starts[part], Phases = new PhaseTrees(warmUps[part], coolDowns[part]) })];
+    }
+
+    /// <summary>For each class a reading that learned from the others only.</summary>
+    public IReadOnlyList<CaptionReading> Readings()
+    {
+        var trees = AllTrees();
+        var sure = TreesOfOthers(SureFit.Bouts(this, trees));
+        var readings = trees.Select((t, part) => Reading(part, t with { Sure = sure[part] })).ToList();
         return [.. _classes.Select((_, i) => readings[PartOf(i)])];
     }
 }

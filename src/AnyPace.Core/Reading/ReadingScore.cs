@@ -83,8 +83,11 @@ public sealed record ReadingScore(
             Remarks(proposed.Outside.Select(o => new GoldRemark(o.At.Value, o.Type)), gold.Outside),
             [.. marked.Except(found).Order()],
             [.. found.Except(marked).Order()],
-            [.. proposed.Bouts.Select(b => (b.Confidence, gold.Bouts.Any(g => g.MoveId == b.MoveId && Math.Abs((g.Span.Start - b.Span.Start).Value) <= Within)))]);
+            [.. proposed.Bouts.Select(b => (b.Confidence, IsRight(b, gold)))]);
     }
+
+    /// <summary>True where a marked bout of the move begins within 15 s.</summary>
+    public static bool IsRight(Bout proposed, GoldReading gold) => gold.Bouts.Any(g => g.MoveId == proposed.MoveId && Math.Abs((g.Span.Start - proposed.Span.Start).Value) <= Within);
 
     /// <summary>True where every part that was marked as said is proposed as said.</summary>
     private static bool Fits(Structure proposed, GoldStructure gold) =>

@@ -28,10 +28,6 @@ internal sealed class StartChoice(Speech speech, MentionsHeard heard, MoveLexico
     /// <summary>How much likelier another moment has to be.</summary>
     private const double Clearly = 0.05;
 
-    private static readonly Lazy<BoostedTrees> ShippedTrees = new(() => BoostedTrees.Parse(ReadingFiles.Text("start-trees.csv"), StartTraits.Names));
-
-    public static BoostedTrees Shipped => ShippedTrees.Value;
-
     private readonly StartTraits _traits = new(speech, heard, lexicon, bouts);
 
     public ImmutableArray<Bout> Choose(BoostedTrees trees)

@@ -24,9 +24,9 @@ public static class StartFit
     /// <param name="choices">For each part of the classes what the move is chosen by.</param>
     internal static IReadOnlyList<MentionFit.Examples> Moments(ReadByOthers others, Func<int, BoostedTrees> choices) => others.OfEach((marked, part) =>
     {
-        var reading = new CaptionReading(others.Lexicons[part], others.Trees[part], choices(part));
+        var reading = others.Reading(part, ReadingTrees.Shipped with { Choice = choices(part) });
         var speech = new Speech(marked.Captions.Cues);
-        var (heard, bouts) = reading.Bouts(speech);
+        var (heard, _, bouts) = reading.Bouts(speech);
         var choice = new StartChoice(speech, heard, others.Lexicons[part], bouts);
         var examples = new List<(byte[] Told, bool Right)>();
         foreach (var (i, bout) in bouts.Index())

@@ -57,7 +57,7 @@ public sealed record Bout(
     double Confidence,
     ImmutableArray<Evidence> Evidence)
 {
-    /// <summary>Under this a bout is drawn as doubtful and asked about: on our own captions about one in five of those just below it is wrong.</summary>
+    /// <summary>Under this a bout is drawn as doubtful and asked about: in our own classes that nobody tunes on, one in four is, more than half of those are wrong, and two of three wrong ones are among them.</summary>
     public const double DoubtBelow = 0.7;
 
     public bool Doubtful => Confidence < DoubtBelow;

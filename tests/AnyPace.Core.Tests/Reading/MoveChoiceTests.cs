@@ -33,7 +33,7 @@ public sealed class MoveChoiceTests
     [Fact]
     public void Kept_aside_more_is_right_with_the_choice_than_without()
     {
-        var (with, without) = (MarkedReadingTests.Of(aside: true), MarkedReadingTests.Aside(new CaptionReading(Make.Lexicon, choice: Nothing)));
+        var (with, without) = (MarkedReadingTests.Of(aside: true), MarkedReadingTests.Aside(new CaptionReading(Make.Lexicon, ReadingTrees.Shipped with { Choice = Nothing })));
         Assert.True(with.Average(s => s.MovesF1) > without.Average(s => s.MovesF1));
         Assert.True(with.Average(s => s.BoutsFound) > without.Average(s => s.BoutsFound));
     }

@@ -14,7 +14,7 @@ public sealed class PhaseChoiceTests
     private static Timeline Read(PhaseTrees trees, int moves = 10)
     {
         string[] named = ["march on the spot", "arm circles", "squats", "push ups", "reverse lunges", "glute bridges", "mountain climbers", "jumping jacks", "bicycle crunches", "child's pose"];
-        return new CaptionReading(Make.Lexicon, phases: trees).Read(Make.Captions(
+        return new CaptionReading(Make.Lexicon, ReadingTrees.Shipped with { Phases = trees }).Read(Make.Captions(
             ["[0:00] hello and welcome everybody forty seconds on twenty off", .. named[..moves].Select((m, i) => $"[{i + 1}:00] {m} three two one go"), .. Enumerable.Range(1, moves).Select(i => $"[{i}:40] and rest")]));
     }
 
@@ -46,7 +46,7 @@ public sealed class PhaseChoiceTests
     [Fact]
     public void Kept_aside_more_of_the_time_is_in_its_phase_and_more_warm_ups_are_told_than_by_rules()
     {
-        var (with, without) = (MarkedReadingTests.Of(aside: true), MarkedReadingTests.Aside(new CaptionReading(Make.Lexicon, phases: new PhaseTrees(Nothing, Nothing))));
+        var (with, without) = (MarkedReadingTests.Of(aside: true), MarkedReadingTests.Aside(new CaptionReading(Make.Lexicon, ReadingTrees.Shipped with { Phases = new PhaseTrees(Nothing, Nothing) })));
         Assert.True(with.Average(s => s.PhaseOverlap) > without.Average(s => s.PhaseOverlap) + 0.01);
         Assert.True(with.Sum(s => s.WarmUp.Hits) > without.Sum(s => s.WarmUp.Hits));
     }

@@ -17,7 +17,7 @@ public sealed class StartChoiceTests
         "[1:22] right", "[1:26] down and up", "[1:32] down and up", "[1:50] and rest", "[2:00] lunges go", "[2:40] and rest well done see you next time",
     ];
 
-    private static IReadOnlyList<Bout> Bouts(BoostedTrees starts) => new CaptionReading(Make.Lexicon, starts: starts).Read(Make.Captions(Said)).Bouts;
+    private static IReadOnlyList<Bout> Bouts(BoostedTrees starts) => new CaptionReading(Make.Lexicon, ReadingTrees.Shipped with { Starts = starts }).Read(Make.Captions(Said)).Bouts;
 
     [Fact]
     public void A_bout_begins_where_it_was_read_to_if_no_moment_is_likelier() =>
@@ -58,7 +58,7 @@ public sealed class StartChoiceTests
     [Fact]
     public void Kept_aside_more_bouts_begin_when_they_are_marked_to_than_without_the_choice()
     {
-        var (with, without) = (MarkedReadingTests.Of(aside: true), MarkedReadingTests.Aside(new CaptionReading(Make.Lexicon, starts: Nothing)));
+        var (with, without) = (MarkedReadingTests.Of(aside: true), MarkedReadingTests.Aside(new CaptionReading(Make.Lexicon, ReadingTrees.Shipped with { Starts = Nothing })));
         Assert.True(with.Average(s => s.BoutsFound) > without.Average(s => s.BoutsFound) + 0.003);
     }
 }
