@@ -279,6 +279,7 @@ public static partial class MentionFinder
         var loosening = Loosening.In(speech, marks);
         var raw = NameFinder.Names(speech, lexicon);
         NameFinder.Numbered(speech, lexicon, raw);
+        CodedMoves.Call(speech, marks, raw);
         var misheard = NameFinder.Misheard(speech, lexicon, raw);
         var places = position.Along(raw.Where(r => NameFinder.IsClear(speech, r)).Select(r => (r.Token, r.Hit.Move)), (move, place) => place.Length > 0 && move.Elsewhere.Any(id => lexicon[id].Positions.Contains(place)));
         var fits = new MoveFits(places, m => NameFinder.AtHand(speech, m));

@@ -150,9 +150,8 @@ internal sealed class MoveChoiceTraits(Speech speech, MentionsHeard heard, IRead
         var current = heard.Hearing.Told.Of(moves[0], words.From, words.End);
         var told = moves.Select((move, i) =>
         {
-            var row = new byte[Names.Count];
-            Array.Fill(row, MentionTraits.NotTold);
-            void Tell(ChoiceTrait trait, double value) => row[(int)trait] = (byte)Math.Clamp(Math.Floor(value), 0, MentionTraits.NotTold - 1);
+            var row = TraitRow.Untold(Names.Count);
+            void Tell(ChoiceTrait trait, double value) => row[(int)trait] = TraitRow.Told(Math.Floor(value));
             Tell(ChoiceTrait.Current, i == 0 ? 1 : 0);
             Tell(ChoiceTrait.Sides, (int)move.Sides);
             Tell(ChoiceTrait.Choices, moves.Count);

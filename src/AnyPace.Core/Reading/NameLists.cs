@@ -18,44 +18,6 @@ internal static class NameLists
     private const int WordsBetween = 4;
     private const int WordsOfSides = 7;
 
-    /// <summary>"Number one step-ups, right foot on the bench. Number two dips. Number three ...": told one after the other, too soon for any to be done.</summary>
-    private static void NumberedLists(Speech speech, List<(AliasHit Hit, int Token, int Length)> raw, bool[] listed)
-    {
-        const double tooSoon = 15;
-        const int fewest = 3;
-        var numbered = raw.Select((r, i) => (Index: i, Number: NumberBefore(speech, r.Token), At: speech.At(r.Token))).Where(n => n.Number > 0).ToList();
-        for (var i = 0; i < numbered.Count;)
-        {
-            var end = i + 1;
-            while (end < numbered.Count && numbered[end].Number == numbered[end - 1].Number + 1 && numbered[end].At - numbered[end - 1].At <= tooSoon)
-            {
-                end++;
-            }
-
-            for (var k = i; k < end && end - i >= fewest; k++)
-            {
-                listed[numbered[k].Index] = true;
-            }
-
-            i = end;
-        }
-    }
-
-    /// <summary>Which number of a list a name is: "number three, climbers"; 0 for none.</summary>
-    private static int NumberBefore(Speech speech, int token)
-    {
-        const int reach = 5;
-        for (var t = token - 1; t > Math.Max(0, token - reach); t--)
-        {
-            if (speech.Tokens[t] is { Number: { } number } && speech.Tokens[t - 1].Text is "number" or "move" or "exercise" or "minute" or "station")
-            {
-                return number;
-            }
-        }
-
-        return 0;
-    }
-
     /// <summary>
     /// Names said one after the other with nothing but small words between are a list of what is to come. Three or more always are;
     /// of two ("a front squat and a bent-over row") only the second waits.
@@ -80,7 +42,12 @@ internal static class NameLists
             i = last + 1;
         }
 
-        NumberedLists(speech, raw, listed);
+        foreach (var index in CodedMoves.Listed(speech, raw))
+        {
+            // "Number one step-ups, right foot on the bench. Number two dips. Number three ..."
+            listed[index] = true;
+        }
+
         return listed;
 
         // "A reverse lunge with a shoulder press. Lunges, go": the general name after the fuller one begins, the list is over.

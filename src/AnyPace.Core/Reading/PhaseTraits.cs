@@ -126,13 +126,12 @@ internal sealed partial class PhaseTraits(Speech speech, MentionsHeard heard, IR
     /// <param name="border">How many bouts lie before it.</param>
     public byte[] Of(int border)
     {
-        var row = new byte[Names.Count];
-        Array.Fill(row, MentionTraits.NotTold);
+        var row = TraitRow.Untold(Names.Count);
         void Tell(PhaseTrait trait, double? value)
         {
             if (value is { } told)
             {
-                row[(int)trait] = (byte)Math.Clamp(Math.Round(told), 0, MentionTraits.NotTold - 1);
+                row[(int)trait] = TraitRow.Told(Math.Round(told));
             }
         }
 

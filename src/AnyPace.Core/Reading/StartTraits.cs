@@ -97,9 +97,8 @@ internal sealed class StartTraits(Speech speech, MentionsHeard heard, MoveLexico
         var own = Mentions[move.Id].ToList();
         return [.. moments.Select((at, nth) =>
         {
-            var row = new byte[Names.Count];
-            Array.Fill(row, MentionTraits.NotTold);
-            void Tell(StartTrait trait, double value) => row[(int)trait] = (byte)Math.Clamp(Math.Floor(value), 0, MentionTraits.NotTold - 1);
+            var row = TraitRow.Untold(Names.Count);
+            void Tell(StartTrait trait, double value) => row[(int)trait] = TraitRow.Told(Math.Floor(value));
             Tell(StartTrait.Current, at == bout.Span.Start.Value ? 1 : 0);
             Tell(StartTrait.Earlier, nth);
             Tell(StartTrait.Others, moments.Count - nth);

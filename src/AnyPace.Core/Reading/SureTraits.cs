@@ -127,13 +127,12 @@ internal sealed class SureTraits(Speech speech, BoutsRead read, IReadOnlyList<Ph
     /// <returns>A value for each of <see cref="Names"/>.</returns>
     public byte[] Of(int index)
     {
-        var row = new byte[Names.Count];
-        Array.Fill(row, MentionTraits.NotTold);
+        var row = TraitRow.Untold(Names.Count);
         void Tell(SureTrait trait, double? value)
         {
             if (value is { } told)
             {
-                row[(int)trait] = (byte)Math.Clamp(Math.Round(told), 0, MentionTraits.NotTold - 1);
+                row[(int)trait] = TraitRow.Told(Math.Round(told));
             }
         }
 

@@ -45,4 +45,40 @@ public sealed class SecondSideTests
         Assert.All(sides.Chunk(2), pair => Assert.InRange(pair[1].Start - pair[0].Start, 12, 21));
         Assert.All(sides.Chunk(2), pair => Assert.NotEqual(pair[0].Side, pair[1].Side));
     }
+
+    private static List<(string Move, double Start, Side Side)> Rows(string first, string then) => Of(
+        "single-arm-row", "[0:00] no clock today let's begin squats here we go", "[0:40] and rest", $"[0:50] single arm rows {first}", "[0:56] pull and lower pull and lower", $"[1:10] {then}", "[1:16] pull and lower",
+        "[1:30] and rest", "[1:40] well done see you next time");
+
+    [Theory]
+    [InlineData("three four left one two three four")]
+    [InlineData("put it down take the left one")]
+    [InlineData("and over to the left")]
+    public void In_the_midst_of_one_side_the_other_needs_hardly_more_than_its_name(string then)
+    {
+        var sides = Rows("right arm first three two one go", then);
+        Assert.Equal([Side.Right, Side.Left], sides.Select(s => s.Side));
+        Assert.InRange(sides[1].Start, 69, 76);
+    }
+
+    [Theory]
+    [InlineData("ten seconds left one more pull")]
+    [InlineData("only two left one two done")]
+    public void What_is_left_to_do_is_no_side(string then) => Assert.Single(Rows("right arm first three two one go", then));
+
+    [Fact]
+    public void A_side_that_is_first_named_in_the_midst_is_the_second()
+    {
+        var sides = Of(
+            "neck-stretch", "[0:00] welcome everybody let's begin squats here we go", "[0:40] and rest well done let's cool down", "[0:50] neck stretch drop your ear down to your shoulder and stay there", "[1:06] and now the left side",
+            "[1:20] and shake it out", "[1:30] well done see you next time");
+        Assert.Equal([Side.Right, Side.Left], sides.Select(s => s.Side));
+    }
+
+    [Theory]
+    [InlineData("[1:04] left arm", 2)]
+    [InlineData("[0:55] left arm over", 1)]
+    public void Two_sides_some_seconds_apart_are_no_one_instruction(string second, int sides) => Assert.Equal(sides, Of(
+        "shoulder-stretch", "[0:00] welcome everybody let's begin squats here we go", "[0:40] and rest well done let's cool down", "[0:48] shoulder stretch", "[0:51] right arm across", second, "[1:20] and shake it out",
+        "[1:30] well done see you next time").Count);
 }
