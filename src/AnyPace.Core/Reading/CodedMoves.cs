@@ -32,6 +32,9 @@ internal static partial class CodedMoves
         ["heart"] = "heart", ["hearts"] = "heart", ["spade"] = "spade", ["spades"] = "spade", ["club"] = "club", ["clubs"] = "club", ["diamond"] = "diamond", ["diamonds"] = "diamond",
     };
 
+    /// <summary>"A one is goblet squats", but "a one and a half squat" and "a two second hold" are no letters.</summary>
+    private static readonly HashSet<string> Stands = ["is", "are", "it's", "will", "be", "we've", "got", "the", "our", "your", "some", "for"];
+
     private static readonly HashSet<string> Courts = ["jack", "queen", "king", "ace"];
 
     /// <summary>Names told with what stands for them at most so many seconds apart are told one after the other, too soon for any to be done. Ours, as all that follow.</summary>
@@ -56,11 +59,11 @@ internal static partial class CodedMoves
 
     private static IEnumerable<List<(int Index, Code Code)>> Lists(List<Code> codes, Speech speech, List<(AliasHit Hit, int Token, int Length)> raw)
     {
-        var told = Told(codes, raw);
+        var told = Told(codes, speech, raw);
         for (var (i, end) = (0, 0); i < told.Count; i = end)
         {
             end = i + 1;
-            while (end < told.Count && Follows(told[end].Code, told[end - 1].Code) && speech.At(raw[told[end].Index].Token) - speech.At(raw[told[end - 1].Index].Token) <= TooSoon)
+            while (end < told.Count && Follows(told[end].Code, told[i..end]) && speech.At(raw[told[end].Index].Token) - speech.At(raw[told[end - 1].Index].Token) <= TooSoon)
             {
                 end++;
             }
@@ -72,17 +75,21 @@ internal static partial class CodedMoves
         }
     }
 
-    private static bool Follows(Code code, Code before) => code.Kind == before.Kind
-        && (code.Kind == Kind.Number ? int.Parse(code.Key, CultureInfo.InvariantCulture) == int.Parse(before.Key, CultureInfo.InvariantCulture) + 1 : code.Key != before.Key);
+    /// <summary>Numbers go up by one; of anything else each stands for one move.</summary>
+    private static bool Follows(Code code, List<(int Index, Code Code)> list) => code.Kind == list[^1].Code.Kind
+        && (code.Kind == Kind.Number ? Number(code) == Number(list[^1].Code) + 1 : !list.Exists(l => l.Code.Key == code.Key));
+
+    private static int Number(Code code) => int.Parse(code.Key, CultureInfo.InvariantCulture);
 
     /// <summary>The names that are told right after something that may stand for them, in the order they are said.</summary>
-    private static List<(int Index, Code Code)> Told(List<Code> codes, List<(AliasHit Hit, int Token, int Length)> raw)
+    private static List<(int Index, Code Code)> Told(List<Code> codes, Speech speech, List<(AliasHit Hit, int Token, int Length)> raw)
     {
         var told = new List<(int Index, Code Code)>();
         foreach (var (i, name) in raw.Index())
         {
             var at = codes.FindLastIndex(c => c.End <= name.Token);
-            if (at >= 0 && name.Token - codes[at].End < Reach - 1 && (codes[at].Kind == Kind.Number || !name.Hit.Weak) && !told.Exists(t => t.Code == codes[at]))
+            if (at >= 0 && name.Token - codes[at].End < Reach - 1 && (codes[at].Kind == Kind.Number || !name.Hit.Weak) && !told.Exists(t => t.Code == codes[at])
+                && (codes[at].Kind != Kind.Letter || Enumerable.Range(codes[at].End, name.Token - codes[at].End).All(t => Stands.Contains(speech.Tokens[t].Text))))
             {
                 told.Add((i, codes[at]));
             }
@@ -157,7 +164,7 @@ internal static partial class CodedMoves
 
         // "Minute three" is of the odd ones, where no move has its number.
         Move? MoveOf(Code code) => moves.GetValueOrDefault((code.Kind, code.Key))
-            ?? (code.Kind == Kind.Number && speech.Tokens[code.Token].Text == "minute" ? moves.GetValueOrDefault((Kind.Parity, int.IsOddInteger(int.Parse(code.Key, CultureInfo.InvariantCulture)) ? "odd" : "even")) : null);
+            ?? (code.Kind == Kind.Number && speech.Tokens[code.Token].Text == "minute" ? moves.GetValueOrDefault((Kind.Parity, int.IsOddInteger(Number(code)) ? "odd" : "even")) : null);
 
         bool IsCalled(Code code) => !Over().IsMatch(speech.Before(code.Token, 2)) && !raw.Exists(r => r.Token >= code.End && r.Token < code.End + Reach && !r.Hit.Weak)
             && (code.Kind == Kind.Suit ? code.Length > 1 : IsBeforeStart(code.Token));

@@ -41,8 +41,8 @@ public sealed class CodedMoveTests
     [Fact]
     public void Odd_and_even_minutes_have_a_move_each() => Assert.Equal(
         ["kettlebell-swing", "push-up", "kettlebell-swing"],
-        Made("[0:00] hello on the odd minutes it's fifteen kettlebell swings and on the even minutes it's ten push ups", "[0:16] whatever's left of the minute is your rest", "[0:55] minute three off you go", "[1:25] rest", "[1:55] minute four go",
-            "[2:25] and rest", "[2:55] minute five go", "[3:25] and rest", "[3:40] thank you bye"));
+        Made("[0:00] hello on the odd minutes it's fifteen kettlebell swings and on the even minutes it's ten push ups", "[0:16] whatever's left of the minute is your rest", "[0:55] minute three off you go", "[1:25] rest", "[1:55] minute four here we go",
+            "[2:25] and rest", "[2:55] minute five here we go", "[3:25] and rest", "[3:40] thank you bye"));
 
     [Fact]
     public void A_card_is_the_move_of_its_suit()
@@ -57,6 +57,7 @@ public sealed class CodedMoveTests
     [InlineData("[0:20] lunges go", "[0:30] even if you are tired keep going")]
     [InlineData("[0:20] lunges go", "[0:30] with all my heart i love this one")]
     [InlineData("[0:20] lunges go", "[0:30] do a one and a two and a three")]
+    [InlineData("[0:20] lunges go", "[0:30] a two second lunge a one and a half lunge")]
     public void Where_nothing_stands_for_a_move_nothing_is_called(params string[] lines) => Assert.Equal(["lunge"], Made(["[0:00] hello everyone", .. lines, "[0:50] and rest", "[1:00] thank you bye"]));
 
     private static string[] Made(params string[] lines) => [.. Make.Read(lines).Bouts.Select(b => b.MoveId)];
