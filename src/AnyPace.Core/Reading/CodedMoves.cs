@@ -27,10 +27,7 @@ internal static partial class CodedMoves
     /// <summary>Words after which a number is that of a move.</summary>
     private static readonly HashSet<string> Numbered = ["number", "move", "exercise", "minute", "station", "card", "drill"];
 
-    private static readonly Dictionary<string, string> Suits = new()
-    {
-        ["heart"] = "heart", ["hearts"] = "heart", ["spade"] = "spade", ["spades"] = "spade", ["club"] = "club", ["clubs"] = "club", ["diamond"] = "diamond", ["diamonds"] = "diamond",
-    };
+    private static readonly HashSet<string> Suits = ["heart", "spade", "club", "diamond"];
 
     /// <summary>"A one is goblet squats", but "a one and a half squat" and "a two second hold" are no letters.</summary>
     private static readonly HashSet<string> Stands = ["is", "are", "it's", "will", "be", "we've", "got", "the", "our", "your", "some", "for"];
@@ -117,7 +114,7 @@ internal static partial class CodedMoves
             {
                 codes.Add(new Code(t, 1, Kind.Letter, text));
             }
-            else if (Suits.TryGetValue(text, out var suit))
+            else if (text.TrimEnd('s') is var suit && Suits.Contains(suit))
             {
                 var ranked = t > 1 && speech.Tokens[t - 1].Text == "of" && (speech.Tokens[t - 2].Number is not null || Courts.Contains(speech.Tokens[t - 2].Text));
                 codes.Add(ranked ? new Code(t - 2, 3, Kind.Suit, suit) : new Code(t, 1, Kind.Suit, suit));
