@@ -146,9 +146,9 @@ internal static partial class CodedMoves
 
         var from = raw[lists[^1][^1].Index].Token;
         var calls = codes.FindAll(c => c.Token > from && MoveOf(c) is not null && IsCalled(c)).ConvertAll(c => (Move: MoveOf(c)!, c.Token, c.Length, c.Key));
-        if (lists.FindLast(l => l[0].Code.Kind == Kind.Number) is { } numbers)
+        if (moves.Keys.Where(k => k.Kind == Kind.Number).Select(k => int.Parse(k.Key, CultureInfo.InvariantCulture)).DefaultIfEmpty(0).Max() is > 0 and var highest)
         {
-            calls.AddRange(CalledAlone(numbers.Count, calls));
+            calls.AddRange(CalledAlone(highest, calls));
         }
 
         foreach (var (move, token, length, _) in calls)
@@ -181,9 +181,12 @@ internal static partial class CodedMoves
                 }
                 else if (speech.Tokens[t].Number == (last % highest) + 1 && IsAlone(t) && IsBeforeStart(t))
                 {
-                    last++;
-                    last = last > highest ? 1 : last;
-                    yield return (moves[(Kind.Number, last.ToString(CultureInfo.InvariantCulture))], t, 1, $"{last}");
+                    last = (last % highest) + 1;
+                    var key = last.ToString(CultureInfo.InvariantCulture);
+                    if (moves.TryGetValue((Kind.Number, key), out var move))
+                    {
+                        yield return (move, t, 1, key);
+                    }
                 }
             }
         }

@@ -29,6 +29,11 @@ public sealed class CodedMoveTests
         Assert.Empty(Called([.. List, "[0:30] and rest", $"[0:32] {said}", "[0:38] three two one go", "[1:18] and rest", "[5:00] thank you bye"]));
 
     [Fact]
+    public void A_list_may_begin_with_any_number() => Assert.Equal(["mountain-climber"], Called(
+        "[0:00] hello", "[0:08] number four goblet squats", "[0:12] number five press ups", "[0:16] number six mountain climbers", "[0:30] and rest", "[0:32] one", "[0:38] three two one go", "[1:18] and rest", "[1:20] number six",
+        "[1:38] three two one go", "[2:18] and rest", "[5:00] thank you bye"));
+
+    [Fact]
     public void Two_numbered_names_are_no_list() =>
         Assert.Empty(Called("[0:00] hello", "[0:08] number one goblet squats", "[0:12] number two press ups", "[0:30] and rest", "[0:32] number two", "[0:38] three two one go", "[1:18] and rest", "[5:00] thank you bye"));
 
