@@ -74,9 +74,13 @@ internal static partial class SecondSides
     /// <summary>Seconds before a bout in which the side is named that it begins with; a second side begins as soon after the first. Ours.</summary>
     private const double Ahead = 15;
 
+    /// <summary>A second side is begun in this share of a bout: what is named earlier sets it up. Ours.</summary>
+    private const double Midst = 0.4;
+
     /// <summary>A side that is first named in the midst of a bout is its second: "drop your ear to your shoulder ... and now to the left".</summary>
-    private static double? NamedInTheMidst(Bout bout, IReadOnlyList<Mark> marks, double from, double to)
+    private static double? NamedInTheMidst(Bout bout, IReadOnlyList<Mark> marks)
     {
+        var (from, to) = (bout.Span.Start.Value + (Midst * bout.Span.Length.Value), bout.Span.End.Value - (Midst * bout.Span.Length.Value));
         var first = Clocked.Between(marks, bout.Span.Start.Value - Ahead, to).FirstOrDefault(m => m.Kind is MarkKind.Left or MarkKind.Right);
         return first.At >= from && SideTurns.SideOf(first.Kind) == bout.Side ? first.At : null;
     }
@@ -93,7 +97,7 @@ internal static partial class SecondSides
         var (from, to) = (bout.Span.Start.Value + least, bout.Span.End.Value - least);
         var called = Clocked.Between(marks, from, to).Where(m => m.Kind == MarkKind.SwitchSide && m.Strength >= Sure && !SideTurns.IsOtherDirection(m, move)).Select(m => (m.At, To: (Side?)null));
         var named = Clocked.Between(turns, from, to).Where(m => !IsOfOneInstruction(m, marks)).Select(m => (m.At, To: (Side?)SideTurns.SideOf(m.Kind))).Where(m => m.To != bout.Side);
-        IEnumerable<(double At, Side? To)> first = alone && NamedInTheMidst(bout, marks, from, to) is { } at ? [(at, bout.Side)] : [];
+        IEnumerable<(double At, Side? To)> first = alone && NamedInTheMidst(bout, marks) is { } at && at >= from && at <= to ? [(at, bout.Side)] : [];
         return called.Concat(named).Concat(first).Concat(ToldIn(speech, from, to)).Concat(NamedIn(speech, bout.Side, from, to)).OrderBy(m => m.At).Select(m => ((double, Side?)?)m).FirstOrDefault();
     }
 

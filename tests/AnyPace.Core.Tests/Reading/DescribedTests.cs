@@ -56,7 +56,7 @@ public sealed class DescribedTests
     [InlineData("if your chair is likely to slip put it against a wall")]
     [InlineData("pull your toes back towards you")]
     [InlineData("knees over your ankles please")]
-    public void Cues_are_no_moves(string cue) => Assert.Equal("leg-extension", Moves("[0:00] hello sit tall let's get started", "[0:10] leg extensions", $"[0:40] {cue}", "[0:56] keep going"));
+    public void Cues_are_no_moves(string cue) => Assert.Equal("leg-extension", Moves("[0:00] hello everybody", "[0:10] seated leg extensions", $"[0:40] {cue}", "[0:56] keep going"));
 
     [Fact]
     public void Rows_on_the_floor_are_seated_rows() =>
