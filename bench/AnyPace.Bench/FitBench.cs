@@ -52,7 +52,7 @@ internal static class FitBench
         var others = ReadByOthers.Learn(classes, MoveLexicon.Default);
         var mentions = MentionFit.Fit(others.Mentions);
         WriteTrees("mention-trees.csv", mentions, MentionFit.Traits);
-        var choice = MentionFit.Fit(MoveChoiceFit.Stretches(others));
+        var choice = MentionFit.Fit(others.Stretches);
         WriteTrees("choice-trees.csv", choice, MoveChoiceFit.Traits);
         var starts = MentionFit.Fit(StartFit.Moments(others, choice));
         WriteTrees("start-trees.csv", starts, StartFit.Traits);

@@ -27,7 +27,7 @@ internal static partial class CodedMoves
     /// <summary>Words after which a number is that of a move.</summary>
     private static readonly HashSet<string> Numbered = ["number", "move", "exercise", "minute", "station", "card", "drill"];
 
-    private static readonly HashSet<string> Suits = ["heart", "spade", "club", "diamond"];
+    private static readonly HashSet<string> Suits = ["heart", "hearts", "spade", "spades", "club", "clubs", "diamond", "diamonds"];
 
     /// <summary>"A one is goblet squats", but "a one and a half squat" and "a two second hold" are no letters.</summary>
     private static readonly HashSet<string> Stands = ["is", "are", "it's", "will", "be", "we've", "got", "the", "our", "your", "some", "for"];
@@ -110,12 +110,13 @@ internal static partial class CodedMoves
             {
                 codes.Add(new Code(t, 2, Kind.Letter, $"{text}{next.Number}"));
             }
-            else if (Lettered().IsMatch(text))
+            else if (text is [>= 'a' and <= 'd', >= '1' and <= '6'])
             {
                 codes.Add(new Code(t, 1, Kind.Letter, text));
             }
-            else if (text.TrimEnd('s') is var suit && Suits.Contains(suit))
+            else if (Suits.Contains(text))
             {
+                var suit = text.TrimEnd('s');
                 var ranked = t > 1 && speech.Tokens[t - 1].Text == "of" && (speech.Tokens[t - 2].Number is not null || Courts.Contains(speech.Tokens[t - 2].Text));
                 codes.Add(ranked ? new Code(t - 2, 3, Kind.Suit, suit) : new Code(t, 1, Kind.Suit, suit));
             }
@@ -132,29 +133,25 @@ internal static partial class CodedMoves
     public static void Call(Speech speech, IReadOnlyList<Mark> marks, List<(AliasHit Hit, int Token, int Length)> raw)
     {
         var codes = Codes(speech);
-        var lists = Lists(codes, speech, raw).ToList();
-        var moves = new Dictionary<(Kind Kind, string Key), Move>();
-        foreach (var (index, code) in lists.SelectMany(l => l))
-        {
-            moves[(code.Kind, code.Key)] = raw[index].Hit.Move;
-        }
-
-        if (lists.Count == 0)
+        var told = Lists(codes, speech, raw).SelectMany(l => l).ToList();
+        if (told.Count == 0)
         {
             return;
         }
 
-        var from = raw[lists[^1][^1].Index].Token;
-        var calls = codes.FindAll(c => c.Token > from && MoveOf(c) is not null && IsCalled(c)).ConvertAll(c => (Move: MoveOf(c)!, c.Token, c.Length, c.Key));
-        if (moves.Keys.Where(k => k.Kind == Kind.Number).Select(k => int.Parse(k.Key, CultureInfo.InvariantCulture)).DefaultIfEmpty(0).Max() is > 0 and var highest)
+        var moves = new Dictionary<(Kind Kind, string Key), Move>();
+        foreach (var (index, code) in told)
         {
-            calls.AddRange(CalledAlone(highest, calls));
+            moves[(code.Kind, code.Key)] = raw[index].Hit.Move;
         }
 
-        foreach (var (move, token, length, _) in calls)
+        var from = raw[told[^1].Index].Token;
+        var calls = codes.FindAll(c => c.Token > from && MoveOf(c) is not null && IsCalled(c));
+        calls.AddRange([.. CalledAlone(told.Where(t => t.Code.Kind == Kind.Number).Select(t => Number(t.Code)).DefaultIfEmpty(0).Max())]);
+        foreach (var call in calls)
         {
-            raw.RemoveAll(r => r.Token < token + length && r.Token + r.Length > token);
-            raw.Add((new AliasHit(move, false, 2), token, length));
+            raw.RemoveAll(r => r.Token < call.End && r.Token + r.Length > call.Token);
+            raw.Add((new AliasHit(MoveOf(call)!, false, 2), call.Token, call.Length));
         }
 
         raw.Sort((a, b) => a.Token.CompareTo(b.Token));
@@ -170,22 +167,23 @@ internal static partial class CodedMoves
         bool IsBeforeStart(int t) => Clocked.Between(marks, speech.At(t) - Just, speech.At(t) + StartsWithin).Any(m => m is { Kind: MarkKind.Start, Strength: >= 0.5 });
 
         // "And rest. Two.": right after the stop, next in turn, and neither counted nor of anything.
-        IEnumerable<(Move Move, int Token, int Length, string Key)> CalledAlone(int highest, List<(Move Move, int Token, int Length, string Key)> called)
+        IEnumerable<Code> CalledAlone(int highest)
         {
             var last = 0;
-            for (var t = from + 1; t < speech.Tokens.Count; t++)
+            for (var t = from + 1; highest > 0 && t < speech.Tokens.Count; t++)
             {
-                if (called.Find(c => c.Token <= t && c.Token + c.Length > t) is { Move: not null } call)
+                var next = (last % highest) + 1;
+                if (calls.Find(c => c.Token <= t && c.End > t) is { Length: > 0 } call)
                 {
-                    last = int.TryParse(call.Key, CultureInfo.InvariantCulture, out var named) ? named : last;
+                    last = call.Kind == Kind.Number ? Number(call) : last;
                 }
-                else if (speech.Tokens[t].Number == (last % highest) + 1 && IsAlone(t) && IsBeforeStart(t))
+                else if (speech.Tokens[t].Number == next && IsAlone(t) && IsBeforeStart(t))
                 {
-                    last = (last % highest) + 1;
-                    var key = last.ToString(CultureInfo.InvariantCulture);
-                    if (moves.TryGetValue((Kind.Number, key), out var move))
+                    last = next;
+                    var code = new Code(t, 1, Kind.Number, next.ToString(CultureInfo.InvariantCulture));
+                    if (MoveOf(code) is not null)
                     {
-                        yield return (move, t, 1, key);
+                        yield return code;
                     }
                 }
             }
@@ -196,9 +194,6 @@ internal static partial class CodedMoves
 
         bool IsNumber(int other, int t) => other >= 0 && other < speech.Tokens.Count && speech.Tokens[other].Number is not null && Math.Abs(speech.At(other) - speech.At(t)) < Counted;
     }
-
-    [GeneratedRegex("^[a-d][1-6]$", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
-    private static partial Regex Lettered();
 
     [GeneratedRegex(@"\b(that's|that was|was|after|did|done|end of)$", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex Over();

@@ -3,10 +3,6 @@ using AnyPace.Core.Sessions;
 
 namespace AnyPace.Core.Reading;
 
-/// <summary>What is done when, before it is divided into phases.</summary>
-/// <param name="Judged">The mentions, with the weight that their likelihood gives them.</param>
-internal sealed record BoutsRead(MentionsHeard Heard, IReadOnlyList<Mention> Judged, ImmutableArray<Bout> Bouts, ClassKind Kind);
-
 /// <summary>
 /// How sure each bout of a finished reading is: the share of those marked classes' bouts right of which as much is told. What laid a bout knows little of the rest of the class; that its move
 /// is never named again, that what is said in it is said of another, or that it is a stretch amid jumps, tells more.

@@ -10,6 +10,9 @@ namespace AnyPace.Core.Reading;
 /// <param name="Opening">When the class proper begins, in seconds.</param>
 internal sealed record MentionsHeard(IReadOnlyList<Mark> Marks, SaidDose Dose, MentionFinder.Hearing Hearing, List<Mention> Mentions, List<Mention> All, ClassOrder Order, MoveCompany Company, double Opening)
 {
+    /// <summary>How sure the surest mark of a kind is that is made within some seconds, 0..1; 0 where there is none.</summary>
+    public double Strongest(MarkKind kind, double from, double to) => Clocked.Between(Marks, from, to).Where(m => m.Kind == kind).Select(m => m.Strength).DefaultIfEmpty(0).Max();
+
     public static MentionsHeard In(Speech speech, MoveLexicon lexicon)
     {
         var marks = MarkFinder.Find(speech);

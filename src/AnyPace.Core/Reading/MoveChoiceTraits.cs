@@ -125,10 +125,12 @@ internal sealed class MoveChoiceTraits(Speech speech, MentionsHeard heard, IRead
     /// <summary>The words of a stretch: from shortly before it, from its start, from where it is under way, up to where it has begun, and up to its end.</summary>
     internal readonly record struct Words(int From, int Start, int UnderWay, int Begun, int End)
     {
-        public static Words Of(Speech speech, Segment segment)
+        public static Words Of(Speech speech, Segment segment) => Of(speech, segment.Start, segment.End);
+
+        public static Words Of(Speech speech, double start, double end)
         {
             int At(double time) => Clocked.From(speech.Tokens, time);
-            return new Words(At(segment.Start - SaidBefore), At(segment.Start), At(Math.Min(segment.End, segment.Start + Begins)), At(Math.Min(segment.End, segment.Start + Beginning)), At(segment.End));
+            return new Words(At(start - SaidBefore), At(start), At(Math.Min(end, start + Begins)), At(Math.Min(end, start + Beginning)), At(end));
         }
     }
 
@@ -176,7 +178,8 @@ internal sealed class MoveChoiceTraits(Speech speech, MentionsHeard heard, IRead
         return new Asked(moves, [.. told], near);
     }
 
-    private static double Strongest(IEnumerable<Mention> mentions) => mentions.Select(m => 20 * m.Weight).DefaultIfEmpty(0).Max();
+    /// <summary>The weight of the strongest mention, in twentieths; 0 where there is none.</summary>
+    public static double Strongest(IEnumerable<Mention> mentions) => mentions.Select(m => 20 * m.Weight).DefaultIfEmpty(0).Max();
 
     private static void OfMentions(Action<ChoiceTrait, double> tell, List<Mention> near, Move move, Move current, Segment segment)
     {

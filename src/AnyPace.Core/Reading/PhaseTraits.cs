@@ -127,14 +127,7 @@ internal sealed partial class PhaseTraits(Speech speech, MentionsHeard heard, IR
     public byte[] Of(int border)
     {
         var row = TraitRow.Untold(Names.Count);
-        void Tell(PhaseTrait trait, double? value)
-        {
-            if (value is { } told)
-            {
-                row[(int)trait] = TraitRow.Told(Math.Round(told));
-            }
-        }
-
+        void Tell(PhaseTrait trait, double? value) => TraitRow.Tell(row, (int)trait, value);
         OfMoves(Tell, border);
         OfLengths(Tell, border);
         OfSpeech(Tell, border);
@@ -241,7 +234,7 @@ internal sealed partial class PhaseTraits(Speech speech, MentionsHeard heard, IR
         const double early = 150;
         var (from, to) = Around(border);
         var end = speech.End.Value;
-        double Called(MarkKind mark, double a, double b) => 10 * Clocked.Between(heard.Marks, a, b).Where(m => m.Kind == mark).Select(m => m.Strength).DefaultIfEmpty(0).Max();
+        double Called(MarkKind mark, double a, double b) => 10 * heard.Strongest(mark, a, b);
         static int Said(List<double> words, double a, double b) => words.Count(w => w >= a && w <= b);
         tell(PhaseTrait.WarmUpCalled, Called(MarkKind.WarmUp, 0, from));
         tell(PhaseTrait.WarmUpEarly, Called(MarkKind.WarmUp, 0, early));

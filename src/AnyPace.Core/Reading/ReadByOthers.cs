@@ -13,6 +13,7 @@ public sealed class ReadByOthers
     private readonly IReadOnlyList<MentionFit.MarkedClass> _classes;
 
     private readonly Lazy<List<BoostedTrees>> _trees;
+    private readonly Lazy<IReadOnlyList<MentionFit.Examples>> _stretches;
 
     private ReadByOthers(IReadOnlyList<MentionFit.MarkedClass> classes, MoveLexicon lexicon)
     {
@@ -21,6 +22,7 @@ public sealed class ReadByOthers
         Lexicons = [.. Enumerable.Range(0, Parts).Select(part => lexicon.Taught([.. taught.Where((_, i) => PartOf(i) != part)]))];
         Mentions = OfEach((marked, part) => MentionFit.MentionsOf(marked, Lexicons[part]));
         _trees = new(() => TreesOfOthers(Mentions));
+        _stretches = new(() => MoveChoiceFit.Stretches(this));
     }
 
     /// <summary>Learns a lexicon for each part, and hears the classes with it.</summary>
@@ -28,6 +30,9 @@ public sealed class ReadByOthers
 
     /// <summary>The mentions of each class: what the trees are grown from.</summary>
     public IReadOnlyList<MentionFit.Examples> Mentions { get; }
+
+    /// <summary>The stretches of each class: what the trees that choose a move are grown from.</summary>
+    public IReadOnlyList<MentionFit.Examples> Stretches => _stretches.Value;
 
     /// <summary>A lexicon for each part.</summary>
     internal IReadOnlyList<MoveLexicon> Lexicons { get; }
@@ -47,14 +52,14 @@ public sealed class ReadByOthers
     /// <summary>A reading that hears, and judges mentions, by what it learned from the other parts.</summary>
     internal CaptionReading Reading(int part, ReadingTrees trees) => new(Lexicons[part], trees with { Mentions = Trees[part] });
 
-    /// <summary>For each part all trees, grown on the classes of the others; how sure a bout is they do not tell yet.</summary>
+    /// <summary>For each part what a <see cref="Reading"/> is judged by, grown on the classes of the others; how sure a bout is that does not tell yet.</summary>
     internal IReadOnlyList<ReadingTrees> AllTrees()
     {
-        var choices = TreesOfOthers(MoveChoiceFit.Stretches(this));
+        var choices = TreesOfOthers(Stretches);
         var starts = TreesOfOthers(StartFit.Moments(this, part => choices[part]));
         var (warm, cool) = PhaseFit.Borders(this, part => choices[part], part => starts[part]);
         var (warmUps, coolDowns) = (TreesOfOthers(warm), TreesOfOthers(cool));
-        return [.. Trees.Select((mentions, part) => ReadingTrees.Shipped with { Mentions = mentions, Choice = choices[part], Starts = starts[part], Phases = new PhaseTrees(warmUps[part], coolDowns[part]) })];
+        return [.. Enumerable.Range(0, Parts).Select(part => ReadingTrees.Shipped with { Choice = choices[part], Starts = starts[part], Phases = new PhaseTrees(warmUps[part], coolDowns[part]) })];
     }
 
     /// <summary>For each class a reading that learned from the others only.</summary>

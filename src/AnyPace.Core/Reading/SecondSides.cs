@@ -112,12 +112,13 @@ internal static partial class SecondSides
         var other = side == Side.Left ? "right" : "left";
         for (var t = Clocked.From(speech.Tokens, from); t < speech.Tokens.Count && speech.At(t) < to; t++)
         {
-            var before = speech.Before(t, Words);
-            if (speech.Tokens[t].Text == other && (TurnedTo().IsMatch(before) || (OneOf().IsMatch(speech.After(t + 1, Words)) && !LeftOver().IsMatch(before))))
+            if (speech.Tokens[t].Text == other && IsTurn(speech.Before(t, Words), speech.After(t + 1, Words)))
             {
                 yield return (speech.At(t), SideTurns.Opposite(side));
             }
         }
+
+        static bool IsTurn(string before, string after) => TurnedTo().IsMatch(before) || (OneOf().IsMatch(after) && !LeftOver().IsMatch(before));
     }
 
     /// <summary>"Left, one, two", "the left one".</summary>

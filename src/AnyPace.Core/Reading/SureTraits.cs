@@ -106,10 +106,6 @@ internal sealed class SureTraits(Speech speech, BoutsRead read, IReadOnlyList<Ph
     /// <summary>What begins so many seconds before a bout is of it.</summary>
     private const double Ahead = 8;
 
-    /// <summary>Seconds before a bout in which what is said is of its beginning, and so many into it.</summary>
-    private const double SaidBefore = 2;
-    private const double Beginning = 12;
-
     /// <summary>Seconds around a moment in which it is called.</summary>
     private const double Called = 2;
 
@@ -128,14 +124,7 @@ internal sealed class SureTraits(Speech speech, BoutsRead read, IReadOnlyList<Ph
     public byte[] Of(int index)
     {
         var row = TraitRow.Untold(Names.Count);
-        void Tell(SureTrait trait, double? value)
-        {
-            if (value is { } told)
-            {
-                row[(int)trait] = TraitRow.Told(Math.Round(told));
-            }
-        }
-
+        void Tell(SureTrait trait, double? value) => TraitRow.Tell(row, (int)trait, value);
         OfBout(Tell, index);
         OfNeighbours(Tell, index);
         OfClass(Tell, index);
@@ -210,20 +199,19 @@ internal sealed class SureTraits(Speech speech, BoutsRead read, IReadOnlyList<Ph
         var (start, end) = (_bouts[index].Span.Start.Value, _bouts[index].Span.End.Value);
         bool In(Mention m) => m.EffectiveAt >= start - Ahead && m.EffectiveAt < end;
         static bool Clear(Mention m) => !m.Weak && !m.Faint;
-        static double Strongest(IEnumerable<Mention> mentions) => 20 * mentions.Select(m => m.Weight).DefaultIfEmpty(0).Max();
         var own = _mentions[_moves[index].Id].ToList();
         var here = own.FindAll(In);
         tell(SureTrait.Named, own.Count);
         tell(SureTrait.NamedIn, here.Count);
         tell(SureTrait.Clear, own.Count(Clear));
         tell(SureTrait.ClearIn, here.Count(Clear));
-        tell(SureTrait.Weight, Strongest(own));
-        tell(SureTrait.WeightIn, Strongest(here));
+        tell(SureTrait.Weight, MoveChoiceTraits.Strongest(own));
+        tell(SureTrait.WeightIn, MoveChoiceTraits.Strongest(here));
         tell(SureTrait.Doing, here.Count(m => m.Role == Role.Doing));
         tell(SureTrait.Announced, here.Count(m => m.Role == Role.Announced));
         tell(SureTrait.NamedBy, here.Count == 0 ? null : MentionTraits.Middle + (halves * here.Min(m => m.At - start)));
         var others = read.Judged.Where(m => m.Weight > 0 && In(m) && m.Move.Id != _moves[index].Id).ToList();
-        tell(SureTrait.OtherWeight, Strongest(others));
+        tell(SureTrait.OtherWeight, MoveChoiceTraits.Strongest(others));
         tell(SureTrait.OtherClear, others.Count(Clear));
         tell(SureTrait.Others, others.Where(Clear).Select(m => m.Move.Id).Distinct().Count());
     }
@@ -231,8 +219,7 @@ internal sealed class SureTraits(Speech speech, BoutsRead read, IReadOnlyList<Ph
     private void OfWords(Action<SureTrait, double?> tell, int index)
     {
         var (span, move) = (_bouts[index].Span, _moves[index]);
-        int At(double time) => Clocked.From(speech.Tokens, time);
-        var (from, first, begun, end) = (At(span.Start.Value - SaidBefore), At(span.Start.Value), At(Math.Min(span.End.Value, span.Start.Value + Beginning)), At(span.End.Value));
+        var (from, first, _, begun, end) = MoveChoiceTraits.Words.Of(speech, span.Start.Value, span.End.Value);
         tell(SureTrait.Silence, first > 0 && first < speech.Tokens.Count ? 4 * (speech.At(first) - speech.At(first - 1)) : null);
         tell(SureTrait.WordsBegun, begun - from);
         tell(SureTrait.Words, end - from);
@@ -254,9 +241,8 @@ internal sealed class SureTraits(Speech speech, BoutsRead read, IReadOnlyList<Ph
     private void OfMarks(Action<SureTrait, double?> tell, int index)
     {
         var (start, end) = (_bouts[index].Span.Start.Value, _bouts[index].Span.End.Value);
-        double Strongest(MarkKind kind, double from, double to) => 10 * Clocked.Between(read.Heard.Marks, from, to).Where(m => m.Kind == kind).Select(m => m.Strength).DefaultIfEmpty(0).Max();
-        tell(SureTrait.StartCalled, Strongest(MarkKind.Start, start - Called, start + Called));
-        tell(SureTrait.DoingCalled, Strongest(MarkKind.Doing, start, end));
-        tell(SureTrait.StopCalled, Strongest(MarkKind.Stop, end - Called, end + Called));
+        tell(SureTrait.StartCalled, 10 * read.Heard.Strongest(MarkKind.Start, start - Called, start + Called));
+        tell(SureTrait.DoingCalled, 10 * read.Heard.Strongest(MarkKind.Doing, start, end));
+        tell(SureTrait.StopCalled, 10 * read.Heard.Strongest(MarkKind.Stop, end - Called, end + Called));
     }
 }
