@@ -206,6 +206,12 @@ internal static partial class Repeats
                 continue;
             }
 
+            // What is stretched after the work is no part of it.
+            if (run.Count > 0 && !run[^1].Move.IsStretch && m.Move.IsStretch && Clocked.Between(marks, run[^1].At, m.At).Any(k => k.Kind == MarkKind.CoolDown))
+            {
+                run.Clear();
+            }
+
             // "Change feet", "other way round" before the next was named: what came before has had both its sides.
             if (m.Move.Sides == MoveSides.Both || (m.Move.Sides == MoveSides.Alternating && !m.Weak) || (run.Count > 0 && (Clocked.Between(marks, run[^1].At + OneTurn, m.At - OneTurn).Any(k => k.Kind == MarkKind.SwitchSide) || Clocked.Between(turns, run[^1].At + OneTurn, m.At - OneTurn).Any())))
             {
