@@ -26,7 +26,7 @@ internal sealed class MoveChoice(Speech speech, MentionsHeard heard, IReadOnlyLi
     public IReadOnlyList<Segment> Choose(IReadOnlyList<Segment> segments, BoostedTrees trees)
     {
         var traits = new MoveChoiceTraits(speech, heard, judged, segments);
-        return [.. segments.Select((segment, i) => IsSettled(segment) ? segment : Of(segment, traits.Candidates(i, Offered(segments, i))))];
+        return [.. segments.Select((segment, i) => IsSettled(segment) ? segment : Of(segment, traits.Candidates(i, Offered(segments, i, traits))))];
 
         Segment Of(Segment segment, MoveChoiceTraits.Asked asked)
         {
@@ -41,8 +41,8 @@ internal sealed class MoveChoice(Speech speech, MentionsHeard heard, IReadOnlyLi
         }
     }
 
-    /// <summary>The moves that come into question: what it was read as, what is named or told in it, what all its words say most, and what stood elsewhere before or after the same neighbour.</summary>
-    public List<Move> Offered(IReadOnlyList<Segment> segments, int index)
+    /// <summary>The moves that come into question: what it was read as, what is named or told in it, what all its words say most, what stood elsewhere before or after the same neighbour, what lies at its place in other rounds, and the neighbours.</summary>
+    public List<Move> Offered(IReadOnlyList<Segment> segments, int index, MoveChoiceTraits traits)
     {
         var segment = segments[index];
         List<Move> offered = [segment.Move];
@@ -65,6 +65,19 @@ internal sealed class MoveChoice(Speech speech, MentionsHeard heard, IReadOnlyLi
             if (Math.Abs(other - index) > 1 && (IsSame(other - 1, index - 1) || IsSame(other + 1, index + 1)))
             {
                 Add(segments[other].Move);
+            }
+        }
+
+        foreach (var mate in traits.Mates(index))
+        {
+            Add(mate.Move);
+        }
+
+        foreach (var beside in new[] { index - 1, index + 1 })
+        {
+            if (beside >= 0 && beside < segments.Count)
+            {
+                Add(segments[beside].Move);
             }
         }
 

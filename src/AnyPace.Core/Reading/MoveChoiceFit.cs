@@ -10,6 +10,9 @@ public static class MoveChoiceFit
     private const double Within = 15;
     private const double Shared = 0.5;
 
+    /// <summary>It lies in the midst of one that has so much of it.</summary>
+    private const double Inside = 0.8;
+
     /// <summary>What the traits are called, in the order a stretch tells them.</summary>
     public static IReadOnlyList<string> Traits => MoveChoiceTraits.Names;
 
@@ -31,7 +34,7 @@ public static class MoveChoiceFit
         {
             if (!MoveChoice.IsSettled(segment) && MarkedAs(marked.Gold, segment) is { } bout)
             {
-                var asked = traits.Candidates(i, choice.Offered(segments, i));
+                var asked = traits.Candidates(i, choice.Offered(segments, i, traits));
                 examples.AddRange(asked.Told.Zip(asked.Moves, (told, move) => (told, move.Id == bout.MoveId)));
             }
         }
@@ -39,11 +42,12 @@ public static class MoveChoiceFit
         return new MentionFit.Examples(examples);
     }
 
-    /// <summary>The bout a stretch is of, of two the one it was read as; null where none is marked.</summary>
+    /// <summary>The bout a stretch is of, of two the one it was read as; where none begins with it, the one it lies in the midst of. Null where none is marked.</summary>
     private static Bout? MarkedAs(GoldReading gold, Segment segment)
     {
         var span = Span.Of(segment.Start, segment.End);
         return gold.Bouts.Where(b => Math.Abs((b.Span.Start - span.Start).Value) <= Within && b.Span.Overlap(span).Value > Shared * Math.Min(b.Span.Length.Value, span.Length.Value))
-            .OrderByDescending(b => b.MoveId == segment.Move.Id).ThenBy(b => Math.Abs((b.Span.Start - span.Start).Value)).FirstOrDefault();
+            .OrderByDescending(b => b.MoveId == segment.Move.Id).ThenBy(b => Math.Abs((b.Span.Start - span.Start).Value)).FirstOrDefault()
+            ?? gold.Bouts.FirstOrDefault(b => b.Span.Overlap(span).Value > Inside * span.Length.Value);
     }
 }

@@ -59,6 +59,11 @@ public enum ChoiceTrait
     RoundLeads,
     RoundBefore,
 
+    /// <summary>The share of the stretches at its place in other rounds that are of this move, in twentieths; its strongest mention in those; and how much of the class its rounds tell, in twentieths.</summary>
+    Mates,
+    MateWeight,
+    Rounds,
+
     /// <summary>How much likelier it is in a class with the others, right after the one before, and before the one after; in tenths.</summary>
     Company,
     Follows,
@@ -118,6 +123,9 @@ internal sealed class MoveChoiceTraits(Speech speech, MentionsHeard heard, IRead
     /// <summary>The mentions of each move, since every move in question is asked for.</summary>
     private readonly ILookup<string, Mention> _mentions = judged.ToLookup(m => m.Move.Id);
 
+    /// <summary>What lies at the place of each stretch in the other rounds.</summary>
+    private readonly RoundMates _rounds = new(segments);
+
     private readonly string[] _moves = [.. segments.Select(s => s.Move.Id).Distinct()];
 
     public static IReadOnlyList<string> Names { get; } = Enum.GetNames<ChoiceTrait>();
@@ -140,13 +148,17 @@ internal sealed class MoveChoiceTraits(Speech speech, MentionsHeard heard, IRead
         public List<Mention> Mentions(int index) => [.. Near.Where(m => m.Move.Id == Moves[index].Id)];
     }
 
+    /// <summary>What lies at the place of a stretch in the other rounds.</summary>
+    public IEnumerable<Segment> Mates(int index) => _rounds.Of(index);
+
     /// <summary>The mentions that would begin in a stretch.</summary>
-    public static IEnumerable<Mention> In(IReadOnlyList<Mention> mentions, Segment segment) => mentions.Where(m => m.Weight > 0 && m.EffectiveAt >= segment.Start - Ahead && m.EffectiveAt < segment.End);
+    public static IEnumerable<Mention> In(IEnumerable<Mention> mentions, Segment segment) => mentions.Where(m => m.Weight > 0 && m.EffectiveAt >= segment.Start - Ahead && m.EffectiveAt < segment.End);
 
     public Asked Candidates(int index, IReadOnlyList<Move> moves)
     {
         var segment = segments[index];
         var near = In(judged, segment).ToList();
+        var mates = Mates(index).ToList();
         var words = Words.Of(speech, segment);
         var likeness = moves.Select(m => heard.Hearing.Listened.For(m, words.From, words.End)).ToList();
         var current = heard.Hearing.Told.Of(moves[0], words.From, words.End);
@@ -173,6 +185,7 @@ internal sealed class MoveChoiceTraits(Speech speech, MentionsHeard heard, IRead
             Tell(ChoiceTrait.LikeCurrent, MentionTraits.Middle + ((likeness[i] - likeness[0]) / 2));
             OfClass(Tell, index, move);
             OfNeighbours(Tell, index, move);
+            OfRounds(Tell, mates, move);
             return row;
         });
         return new Asked(moves, [.. told], near);
@@ -237,6 +250,16 @@ internal sealed class MoveChoiceTraits(Speech speech, MentionsHeard heard, IRead
         if (same.Count > 0)
         {
             tell(ChoiceTrait.Longer, MentionTraits.Middle + (20 * Math.Log2((segment.End - segment.Start) / same.Average())));
+        }
+    }
+
+    private void OfRounds(Action<ChoiceTrait, double> tell, List<Segment> mates, Move move)
+    {
+        if (mates.Count > 0)
+        {
+            tell(ChoiceTrait.Mates, 20.0 * mates.Count(m => m.Move.Id == move.Id) / mates.Count);
+            tell(ChoiceTrait.MateWeight, Strongest(mates.SelectMany(m => In(_mentions[move.Id], m))));
+            tell(ChoiceTrait.Rounds, 20 * _rounds.Share!.Value);
         }
     }
 

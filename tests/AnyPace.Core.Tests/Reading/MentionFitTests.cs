@@ -176,7 +176,7 @@ public sealed class MentionFitTests
     /// <summary>Likewise, and whoever changes what a bout is read from.</summary>
     [Fact]
     public void The_shipped_trees_of_starts_are_those_of_the_marked_classes() =>
-        AssertShipped("start-trees.csv", StartFit.Traits, StartFit.Moments(Others.Value, Shipped("choice-trees.csv", MoveChoiceFit.Traits)), 0.02);
+        AssertShipped("start-trees.csv", StartFit.Traits, StartFit.Moments(Others.Value, Shipped("choice-trees.csv", MoveChoiceFit.Traits)), 0.01);
 
     /// <summary>Likewise, and whoever changes the rules by which phases are divided.</summary>
     [Fact]
