@@ -143,8 +143,8 @@ public sealed class MoveClassifier
             /// <summary>How many different words are known.</summary>
             public int Known { get; set; }
 
-            /// <summary>What all moves come to together, as a logarithm.</summary>
-            public float All { get; set; }
+            /// <summary>What all moves come to together, as a logarithm; null until it is asked for.</summary>
+            public float? All { get; set; }
 
             /// <summary>What speaks for each move, then for nothing being done.</summary>
             public float[] Says { get; } = new float[moves + 1];
@@ -180,7 +180,8 @@ public sealed class MoveClassifier
             says[index] = float.NegativeInfinity;
             var other = TensorPrimitives.Max<float>(says);
             says[index] = own;
-            return new ToldMove(own - stretch.All, own - other, beside is not null && _of._indexes.TryGetValue(beside.Id, out var at) ? own - says[at] : null, own - stretch.Says[^1], stretch.Known);
+            var all = stretch.All ??= LogSum(says, Math.Max(own, other));
+            return new ToldMove(own - all, own - other, beside is not null && _of._indexes.TryGetValue(beside.Id, out var at) ? own - says[at] : null, own - stretch.Says[^1], stretch.Known);
         }
 
         /// <summary>The moves a stretch is most likely said of, where it is said of any rather than of none, the likeliest first.</summary>
@@ -206,7 +207,7 @@ public sealed class MoveClassifier
             var all = LogSum(_work, top);
             while (found.Count < most)
             {
-                var best = Array.IndexOf(_work, TensorPrimitives.Max<float>(_work));
+                var best = TensorPrimitives.IndexOfMax<float>(_work);
                 var own = _work[best];
                 if (own - all < least)
                 {
@@ -244,7 +245,7 @@ public sealed class MoveClassifier
             _oldest = (_oldest + 1) % _asked.Length;
             var heard = shorter?.End ?? from;
             (shorter?.Says ?? _of._common).CopyTo(stretch.Says, 0);
-            (stretch.Known, stretch.From, stretch.End) = (shorter?.Known ?? 0, from, end);
+            (stretch.Known, stretch.From, stretch.End, stretch.All) = (shorter?.Known ?? 0, from, end, null);
             _stretch++;
             for (var t = from; t < end; t++)
             {
@@ -257,12 +258,6 @@ public sealed class MoveClassifier
                         TensorPrimitives.Add(stretch.Says, _of._weights[word], stretch.Says);
                     }
                 }
-            }
-
-            if (stretch.Known > 0)
-            {
-                var says = stretch.Says.AsSpan(0, _work.Length);
-                stretch.All = LogSum(says, TensorPrimitives.Max<float>(says));
             }
 
             return stretch;

@@ -150,9 +150,19 @@ internal sealed class StartTraits(Speech speech, MentionsHeard heard, MoveLexico
         }
 
         tell(StartTrait.Spoken, Halves(speech.At(last) - at));
-        var words = speech.Tokens.Skip(first).Take(soon).ToList();
-        tell(StartTrait.Numbers, words.Count(w => w.Number is not null && w.At < at + Telling));
-        tell(StartTrait.FirstNumber, words.Take(next).FirstOrDefault(w => w.Number is not null).Number ?? 0);
+        var numbers = 0;
+        int? number = null;
+        for (var t = first; t < Math.Min(first + soon, speech.Tokens.Count); t++)
+        {
+            if (speech.Tokens[t].Number is { } said)
+            {
+                numbers += speech.Tokens[t].At < at + Telling ? 1 : 0;
+                number ??= t < first + next ? said : null;
+            }
+        }
+
+        tell(StartTrait.Numbers, numbers);
+        tell(StartTrait.FirstNumber, number ?? 0);
     }
 
     /// <summary>The first word said at a moment.</summary>
