@@ -129,12 +129,12 @@ internal static class ReadCommand
             AnsiConsole.MarkupLineInterpolated($"{s.Type.Word()}: work {s.Work} rest {s.Rest} rounds {s.Rounds} reps {s.Reps}{(s.Measured ? " (measured)" : "")}");
         }
 
-        var table = new Table().AddColumns("from", "to", "phase", "move", "side", "sure");
+        var table = new Table().AddColumns("from", "to", "phase", "move", "side", "sure", "or rather");
         foreach (var b in timeline.Bouts)
         {
             table.AddRow(
                 b.Span.Start.Clock(), b.Span.End.Clock(), timeline.PhaseOf(b).Word(), Markup.Escape(MoveLexicon.Default[b.MoveId].Name),
-                b.Side == Side.Both ? "" : b.Side.ToString().ToLowerInvariant(), $"{b.Confidence:0.00}");
+                b.Side == Side.Both ? "" : b.Side.ToString().ToLowerInvariant(), $"{b.Confidence:0.00}", Markup.Escape(string.Join(", ", b.Instead.Select(id => MoveLexicon.Default[id].Name))));
         }
 
         AnsiConsole.Write(table);

@@ -118,6 +118,8 @@ internal static class ReadingDocument
                         end = b.Span.End.Value,
                         side = b.Side switch { Side.Left => "left", Side.Right => "right", _ => "both" },
                         confidence = b.Confidence,
+                        doubt = DoubtWords.Of(b, id => lexicon[id].Name) is { Length: > 0 } doubt ? doubt : null,
+                        instead = b.Instead,
                     }),
                     evidence = Said([.. g.SelectMany(b => b.Evidence)]),
                 };

@@ -174,6 +174,65 @@ public sealed class StudioTests(Site site) : IClassFixture<Site>
         Assert.Contains((await site.Sessions.VersionAsync(id, 5, CancellationToken.None))!.Timeline.Bouts, b => b.MoveId == "plank");
     }
 
+    /// <summary>A draft of four bouts, three of which are doubtful and read as the same move.</summary>
+    private async Task<(Visitor Visitor, Guid Id, Answer Desk)> DoubtfulAsync()
+    {
+        var (visitor, id, _) = await DeskAsync();
+        var read = (await site.Sessions.VersionAsync(id, null, CancellationToken.None))!.Timeline;
+        Bout Doubtful(int n) => Bout.Confirmed($"b{n}", "squat", Span.Of(20 * n, (20 * n) + 15)) with
+        {
+            Confidence = 0.4, Doubts = [new Doubt(DoubtKind.NotNamedHere), new Doubt(DoubtKind.OtherNamed, "push-up")], Instead = ["push-up", "burpee"],
+        };
+        await site.Sessions.SaveAsync(id, 1, read with { Bouts = [Doubtful(1), Doubtful(2), Bout.Confirmed("b3", "squat", Span.Of(60, 75)), Doubtful(4)] }, "doubts", null, CancellationToken.None);
+        return (visitor, id, await visitor.GetAsync($"/studio/desk/{id}"));
+    }
+
+    private async Task<IEnumerable<string>> SayAsync(Guid id, int version) =>
+        (await site.Sessions.VersionAsync(id, version, CancellationToken.None))!.Timeline.Bouts.Select(b => $"{b.Id} {b.MoveId}{(b.Doubtful ? "?" : "")}");
+
+    [Fact]
+    public async Task A_doubtful_bout_says_why_and_what_it_may_be_instead()
+    {
+        var (_, _, desk) = await DoubtfulAsync();
+        Assert.Contains("Such bouts are right 40 times in 100. Nobody says its name in these seconds; push-up is named here.", desk.Page.QuerySelector(".doubt")!.TextContent);
+        Assert.Equal(["push-up", "burpee"], desk.Page.QuerySelectorAll(".rather [name=instead]").Select(b => b.GetAttribute("value")));
+        Assert.Contains("and so are the other 2 doubtful ones read as Squat, at 0:40, 1:20", desk.Page.QuerySelector(".likewise")!.TextContent);
+    }
+
+    [Fact]
+    public async Task One_of_the_moves_in_question_is_taken_and_the_next_doubtful_bout_asked_about()
+    {
+        var (visitor, id, desk) = await DoubtfulAsync();
+        var answer = await visitor.SubmitAsync(desk, ".bout-form", new() { ["instead"] = "push-up" }, action: $"/studio/desk/{id}?handler=Instead");
+        Assert.Equal(["b1 push-up", "b2 squat?", "b3 squat", "b4 squat?"], await SayAsync(id, 3));
+        Assert.EndsWith("bout=b2", answer.Location!.ToString());
+        Assert.Equal("Bout b1 is Push-up", (await site.Sessions.HistoryAsync(id, CancellationToken.None))[0].Why);
+    }
+
+    [Theory]
+    [InlineData("Instead", "b1 burpee|b2 burpee|b3 squat|b4 burpee")]
+    [InlineData("Confirm", "b1 squat|b2 squat|b3 squat|b4 squat")]
+    [InlineData("Correct", "b1 plank|b2 plank|b3 squat|b4 plank")]
+    [InlineData("Remove", "b3 squat")]
+    public async Task What_is_said_of_one_is_said_of_the_others_of_its_move_where_that_is_asked_for(string handler, string after)
+    {
+        var (visitor, id, desk) = await DoubtfulAsync();
+        await visitor.SubmitAsync(desk, ".bout-form", new() { ["instead"] = "burpee", ["move"] = "Plank", ["likewise"] = "true" }, action: $"/studio/desk/{id}?handler={handler}");
+        Assert.Equal(after.Split('|'), await SayAsync(id, 3));
+    }
+
+    [Theory]
+    [InlineData("moonwalk", "b1", "moonwalk")]
+    [InlineData("", "b1", "No move")]
+    [InlineData("burpee", "b9", "no longer")]
+    public async Task What_can_not_be_it_instead_is_said_so(string instead, string bout, string said)
+    {
+        var (visitor, id, desk) = await DoubtfulAsync();
+        var answer = await visitor.SubmitAsync(desk, ".bout-form", new() { ["instead"] = instead, ["bout"] = bout }, action: $"/studio/desk/{id}?handler=Instead");
+        Assert.Contains(said, answer.Page.QuerySelector("#bout-errors")!.TextContent);
+        Assert.Equal(2, (await site.Sessions.FindAsync(id, CancellationToken.None))!.Newest);
+    }
+
     [Fact]
     public async Task Kit_is_added_changed_and_removed_and_a_slip_keeps_what_was_typed()
     {

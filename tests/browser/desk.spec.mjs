@@ -34,6 +34,26 @@ test("doubtful bouts are walked through and agreed with by key", async ({ page }
   await expect(doubtful).toHaveCount(before - 1);
 });
 
+test("a doubtful bout offers other moves by number, and Enter in a field saves what was typed", async ({ page }) => {
+  await signIn(page, "odo");
+  await openDraft(page, "Corner Drills");
+  const doubtful = page.locator(".ledger:not(.laid) tr.doubtful");
+  const before = await doubtful.count();
+  await doubtful.locator("a").first().click();
+  const offered = page.locator('.rather [name="instead"]').first();
+  const name = (await offered.textContent()).replace(/\s*1\s*$/, "").trim();
+  await expect(page.locator(".doubt")).toContainText("times in 100");
+  await page.keyboard.press("1");
+  await expect(doubtful).toHaveCount(before - 1);
+  await expect(page.locator(".versions li").first()).toContainText(`is ${name}`);
+
+  // Enter in a field saves what was typed there, whatever other buttons the form has.
+  await doubtful.locator("a").first().click();
+  await page.locator("#move").fill("Burpee");
+  await page.locator("#move").press("Enter");
+  await expect(page.locator("#bout-title")).toContainText("Burpee");
+});
+
 test("keys are shown by ? and do not fire while typing", async ({ page }) => {
   await signIn(page, "odo");
   await openDraft(page);

@@ -30,7 +30,7 @@ public sealed partial class CaptionReading(MoveLexicon lexicon, ReadingTrees? tr
 
         var (read, phases, traits) = Divided(speech);
         var (marks, dose, mentions) = (read.Heard.Marks, read.Heard.Dose, read.Heard.Mentions);
-        var bouts = HowSure.Told(read.Bouts, traits, _trees.Sure);
+        var bouts = new DoubtReader(speech, read, lexicon, _trees.Choice).Told(HowSure.Told(read.Bouts, traits, _trees.Sure));
         var (judgedRemarks, care) = (RemarkField.Beside.Judge.Judge(speech), RemarkField.Care.Judge.Judge(speech));
         var claimed = FactReader.Claimed(speech, judgedRemarks);
         return new Timeline(

@@ -44,6 +44,39 @@ public readonly record struct CountRange(int Low, int High)
     public override string ToString() => Low == High ? $"{Low}" : $"{Low} to {High}";
 }
 
+/// <summary>Why a bout is doubtful.</summary>
+public enum DoubtKind
+{
+    /// <summary>No name of the move is said anywhere in the class; it is told by other words.</summary>
+    NeverNamed,
+
+    /// <summary>No name of the move is said in the bout, only elsewhere in the class.</summary>
+    NotNamedHere,
+
+    /// <summary>The move is named in the bout, but as something that is talked about rather than done.</summary>
+    TalkedAbout,
+
+    /// <summary>Another move is named in the bout, and seems to be done.</summary>
+    OtherNamed,
+
+    /// <summary>Hardly a word is said in the bout.</summary>
+    Silent,
+
+    /// <summary>It is a stretch between two bouts of work, or work between two stretches.</summary>
+    OutOfPlace,
+
+    /// <summary>Nobody says that it starts, or counts or cheers in it as one does with what is done.</summary>
+    NoStart,
+
+    /// <summary>It is much shorter than most bouts of the class, or much longer.</summary>
+    Short,
+    Long,
+}
+
+/// <summary>A reason why a bout is doubtful.</summary>
+/// <param name="MoveId">The other move, where there is one.</param>
+public readonly record struct Doubt(DoubtKind Kind, string? MoveId = null);
+
 /// <summary>One unbroken stretch of one move.</summary>
 /// <param name="Id">Stable within a timeline, so that corrections keep their evidence.</param>
 /// <param name="MoveId">A lexicon move.</param>
@@ -61,6 +94,15 @@ public sealed record Bout(
     public const double DoubtBelow = 0.7;
 
     public bool Doubtful => Confidence < DoubtBelow;
+
+    /// <summary>What speaks against a doubtful bout, the plainest first; empty for one that is not.</summary>
+    public ImmutableArray<Doubt> Doubts { get; init; } = [];
+
+    /// <summary>Lexicon moves that a doubtful bout may be instead, the likeliest first; empty for one that is not.</summary>
+    public ImmutableArray<string> Instead { get; init; } = [];
+
+    /// <summary>The same once a person has said that it is right.</summary>
+    public Bout Sure() => this with { Confidence = 1, Doubts = [], Instead = [] };
 
     public static Bout Confirmed(string id, string moveId, Span span, Side side = Side.Both, CountRange? reps = null) =>
         new(id, moveId, span, side, reps, 1, []);

@@ -20,13 +20,12 @@ public static class TimelineEdit
     public static Timeline CorrectBout(Timeline timeline, string boutId, string moveId, Span span, Side side, CountRange? reps)
     {
         var bout = Find(timeline, boutId);
-        return WithBouts(timeline, timeline.Bouts.Replace(bout, bout with
+        return WithBouts(timeline, timeline.Bouts.Replace(bout, bout.Sure() with
         {
             MoveId = moveId,
             Span = Checked(timeline, span),
             Side = side,
             Reps = Checked(reps),
-            Confidence = 1,
         }));
     }
 
@@ -39,12 +38,28 @@ public static class TimelineEdit
     /// <exception cref="TimelineEditException">No such bout.</exception>
     public static Timeline RemoveBout(Timeline timeline, string boutId) => WithBouts(timeline, timeline.Bouts.Remove(Find(timeline, boutId)));
 
+    /// <summary>Says that a bout is of another move, done then and on that side.</summary>
+    /// <exception cref="TimelineEditException">No such bout.</exception>
+    public static Timeline RenameBout(Timeline timeline, string boutId, string moveId)
+    {
+        var bout = Find(timeline, boutId);
+        return timeline with { Bouts = timeline.Bouts.Replace(bout, bout.Sure() with { MoveId = moveId }) };
+    }
+
+    /// <summary>The other doubtful bouts that were read as the same move: what is said of one of them is mostly true of all.</summary>
+    /// <exception cref="TimelineEditException">No such bout.</exception>
+    public static ImmutableArray<Bout> Likewise(Timeline timeline, string boutId)
+    {
+        var bout = Find(timeline, boutId);
+        return [.. timeline.Bouts.Where(b => b.Doubtful && b.MoveId == bout.MoveId && b.Id != bout.Id)];
+    }
+
     /// <summary>Says that a proposal is right as it stands.</summary>
     /// <exception cref="TimelineEditException">No such bout.</exception>
     public static Timeline ConfirmBout(Timeline timeline, string boutId)
     {
         var bout = Find(timeline, boutId);
-        return timeline with { Bouts = timeline.Bouts.Replace(bout, bout with { Confidence = 1 }) };
+        return timeline with { Bouts = timeline.Bouts.Replace(bout, bout.Sure()) };
     }
 
     /// <summary>Puts the bouts of a new reading in place of those that nobody has confirmed, cut where they meet one that somebody has. Phases, kit and remarks stay, for nobody knows who put them there.</summary>

@@ -34,6 +34,31 @@ public sealed class TimelineEditTests
         Assert.DoesNotContain(TimelineEdit.RemoveBout(Class, Class.Bouts[0].Id).Bouts, b => b.Id == Class.Bouts[0].Id);
     }
 
+    [Fact]
+    public void A_bout_of_another_move_is_sure_and_asks_no_more()
+    {
+        var id = Class.Bouts[1].Id;
+        var doubtful = Class with { Bouts = Class.Bouts.SetItem(1, Class.Bouts[1] with { Confidence = 0.4, Doubts = [new Doubt(DoubtKind.NeverNamed)], Instead = ["lunge"] }) };
+        foreach (var after in new[] { TimelineEdit.RenameBout(doubtful, id, "lunge"), TimelineEdit.ConfirmBout(doubtful, id), TimelineEdit.CorrectBout(doubtful, id, "lunge", Span.Of(300, 580), Side.Both, null) })
+        {
+            var bout = after.Bouts.Single(b => b.Id == id);
+            Assert.True(bout is { Confidence: 1, Doubts.IsEmpty: true, Instead.IsEmpty: true });
+        }
+
+        var renamed = TimelineEdit.RenameBout(doubtful, id, "lunge").Bouts.Single(b => b.Id == id);
+        Assert.Equal(("lunge", Class.Bouts[1].Span, Class.Bouts[1].Side), (renamed.MoveId, renamed.Span, renamed.Side));
+    }
+
+    [Fact]
+    public void Likewise_are_the_other_doubtful_bouts_of_the_move()
+    {
+        var bouts = new[] { ("a", "squat", 0.3), ("b", "squat", 0.4), ("c", "squat", 0.9), ("d", "lunge", 0.3), ("e", "squat", 1) };
+        var timeline = Class with { Bouts = [.. bouts.Select((b, i) => Bout.Confirmed(b.Item1, b.Item2, Span.Of(60 * i, (60 * i) + 50)) with { Confidence = b.Item3 })] };
+        Assert.Equal(["b"], TimelineEdit.Likewise(timeline, "a").Select(b => b.Id));
+        Assert.Equal(["a", "b"], TimelineEdit.Likewise(timeline, "c").Select(b => b.Id));
+        Assert.Empty(TimelineEdit.Likewise(timeline, "d"));
+    }
+
     [Theory]
     [InlineData(1300, 1400, "start")]
     [InlineData(1100, 1300, "end")]

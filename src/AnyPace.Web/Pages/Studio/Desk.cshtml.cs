@@ -51,6 +51,9 @@ public sealed record DeskView(
     public IEnumerable<(Structure Structure, ImmutableArray<ExpectedBout> Rows)> Laid =>
         Timeline.Structures.Select(s => (s, Expected.Of(s, Timeline))).Where(l => !l.Item2.IsEmpty);
 
+    /// <summary>The other doubtful bouts of the move of the selected one, if that is doubtful.</summary>
+    public IReadOnlyList<Bout> Likewise => Selected is { Doubtful: true } bout ? TimelineEdit.Likewise(Timeline, bout.Id) : [];
+
     public IReadOnlyList<Bout> Doubtful => [.. Timeline.Bouts.Where(b => b.Doubtful)];
 
     /// <summary>The first doubtful bout after the selected one, else the first of all.</summary>
@@ -85,8 +88,24 @@ public sealed class DeskModel(
         return await ShowAsync(bout, null, add, stop);
     }
 
-    public Task<IActionResult> OnPostCorrectAsync(BoutFields fields, CancellationToken stop) =>
-        ChangeBoutAsync(fields, "Correct", (timeline, move, span, reps) => (TimelineEdit.CorrectBout(timeline, fields.Bout ?? "", move, span, fields.Side, reps), fields.Bout), stop);
+    /// <summary>Whether what is said of a bout is said of the other doubtful ones of its move too.</summary>
+    [BindProperty]
+    public bool Likewise { get; set; }
+
+    public Task<IActionResult> OnPostCorrectAsync(BoutFields fields, CancellationToken stop) => ChangeBoutAsync(
+        fields, "Correct",
+        (timeline, move, span, reps) => (OnOthers(timeline, fields.Bout, TimelineEdit.CorrectBout(timeline, fields.Bout ?? "", move, span, fields.Side, reps), (t, b) => TimelineEdit.RenameBout(t, b, move)), fields.Bout),
+        stop);
+
+    /// <summary>One of the moves that a doubtful bout may be instead is the right one.</summary>
+    public Task<IActionResult> OnPostInsteadAsync(string? bout, string? instead, CancellationToken stop) => ChangeAsync(
+        "Instead", BoutForm(bout, ("instead", instead)), $"Bout {bout} is {(lexicon.Find(instead ?? "") is { } named ? named.Name : instead)}{AndOthers}", bout,
+        timeline =>
+        {
+            var move = lexicon.Find(instead ?? "") ?? throw new TimelineEditException("move", $"No move is called \"{instead}\". Choose one of the list.");
+            return (OnOthers(timeline, bout, TimelineEdit.RenameBout(timeline, bout ?? "", move.Id), (t, b) => TimelineEdit.RenameBout(t, b, move.Id)), NextDoubtful(timeline, bout));
+        },
+        stop);
 
     public Task<IActionResult> OnPostAddAsync(BoutFields fields, CancellationToken stop) =>
         ChangeBoutAsync(
@@ -99,17 +118,32 @@ public sealed class DeskModel(
             },
             stop);
 
-    public Task<IActionResult> OnPostConfirmAsync(string bout, CancellationToken stop) => ChangeAsync(
-        "Confirm", new() { ["bout"] = bout }, $"Confirm bout {bout}", bout,
-        timeline =>
-        {
-            var next = timeline.Bouts.FirstOrDefault(b => b.Doubtful && b.Span.Start > timeline.Bouts.First(x => x.Id == bout).Span.Start);
-            return (TimelineEdit.ConfirmBout(timeline, bout), next?.Id ?? bout);
-        },
+    public Task<IActionResult> OnPostConfirmAsync(string? bout, CancellationToken stop) => ChangeAsync(
+        "Confirm", BoutForm(bout), $"Confirm bout {bout}{AndOthers}", bout,
+        timeline => (OnOthers(timeline, bout, TimelineEdit.ConfirmBout(timeline, bout ?? ""), TimelineEdit.ConfirmBout), NextDoubtful(timeline, bout)),
         stop);
 
-    public Task<IActionResult> OnPostRemoveAsync(string bout, CancellationToken stop) => ChangeAsync(
-        "Remove", new() { ["bout"] = bout }, $"Remove bout {bout}", bout, timeline => (TimelineEdit.RemoveBout(timeline, bout), null), stop);
+    public Task<IActionResult> OnPostRemoveAsync(string? bout, CancellationToken stop) => ChangeAsync(
+        "Remove", BoutForm(bout), $"Remove bout {bout}{AndOthers}", bout,
+        timeline => (OnOthers(timeline, bout, TimelineEdit.RemoveBout(timeline, bout ?? ""), TimelineEdit.RemoveBout), NextDoubtful(timeline, bout)),
+        stop);
+
+    /// <summary>The same change on the other doubtful bouts of the move, where that is asked for.</summary>
+    /// <param name="timeline">As it was before.</param>
+    private Timeline OnOthers(Timeline timeline, string? bout, Timeline changed, Func<Timeline, string, Timeline> change) =>
+        Likewise ? TimelineEdit.Likewise(timeline, bout ?? "").Aggregate(changed, (t, other) => change(t, other.Id)) : changed;
+
+    private string AndOthers => Likewise ? " and the other doubtful ones of its move" : "";
+
+    private Dictionary<string, string> BoutForm(string? bout, params IEnumerable<(string Name, string? Value)> more) =>
+        new([new("bout", bout ?? ""), new("likewise", Likewise ? "true" : "false"), .. more.Select(m => KeyValuePair.Create(m.Name, m.Value ?? ""))]);
+
+    /// <summary>The bout to go on with: the first doubtful one after, that nothing was said of yet, else the same.</summary>
+    private string? NextDoubtful(Timeline timeline, string? bout)
+    {
+        var here = timeline.Bouts.First(b => b.Id == bout);
+        return timeline.Bouts.FirstOrDefault(b => b.Doubtful && b.Span.Start > here.Span.Start && !(Likewise && b.MoveId == here.MoveId))?.Id ?? bout;
+    }
 
     public Task<IActionResult> OnPostPhaseAsync(int edge, string? at, CancellationToken stop) => ChangeAsync(
         "Phase", new() { ["edge"] = $"{edge}", ["at"] = at ?? "" }, $"Move a phase edge to {at}", null,
@@ -343,20 +377,12 @@ public sealed class DeskModel(
     private Task<IActionResult> ChangeBoutAsync(
         BoutFields fields, string handler, Func<Timeline, string, Span, CountRange?, (Timeline, string?)> change, CancellationToken stop)
     {
-        var form = new Dictionary<string, string>
-        {
-            ["bout"] = fields.Bout ?? "",
-            ["move"] = fields.Move ?? "",
-            ["start"] = fields.Start ?? "",
-            ["end"] = fields.End ?? "",
-            ["side"] = fields.Side.ToString(),
-            ["reps"] = fields.Reps ?? "",
-        };
+        var form = BoutForm(fields.Bout, ("move", fields.Move), ("start", fields.Start), ("end", fields.End), ("side", fields.Side.ToString()), ("reps", fields.Reps));
         var side = fields.Side == Side.Both ? "" : ", " + fields.Side.ToString().ToLowerInvariant();
         return ChangeAsync(
             handler,
             form,
-            $"{(handler == "Add" ? "Add" : "Change to")} {fields.Move} {fields.Start} to {fields.End}{side}",
+            $"{(handler == "Add" ? "Add" : "Change to")} {fields.Move} {fields.Start} to {fields.End}{side}{AndOthers}",
             fields.Bout,
             timeline =>
             {

@@ -1,7 +1,7 @@
 // Keys on the desk: whatever carries data-key is clicked or focused by that key. Everything works without this file.
 document.addEventListener("keydown", (event) => {
   if (event.ctrlKey || event.metaKey || event.altKey) return;
-  const typing = event.target.closest("input, select, textarea");
+  const typing = event.target.closest("input:not([type=checkbox]), select, textarea");
   if (typing) {
     if (event.key === "Escape") typing.blur();
     return;
@@ -19,7 +19,7 @@ document.addEventListener("keydown", (event) => {
   const target = document.querySelector(`[data-key="${CSS.escape(event.key)}"]`);
   if (!target) return;
   event.preventDefault();
-  if (target.matches("input, select")) target.focus();
+  if (target.matches("input:not([type=checkbox]), select")) target.focus();
   else target.click();
 });
 
