@@ -181,7 +181,9 @@ public sealed class StudioTests(Site site) : IClassFixture<Site>
         var read = (await site.Sessions.VersionAsync(id, null, CancellationToken.None))!.Timeline;
         Bout Doubtful(int n) => Bout.Confirmed($"b{n}", "squat", Span.Of(20 * n, (20 * n) + 15)) with
         {
-            Confidence = 0.4, Doubts = [new Doubt(DoubtKind.NotNamedHere), new Doubt(DoubtKind.OtherNamed, "push-up")], Instead = ["push-up", "burpee"],
+            Confidence = 0.4,
+            Doubts = [new Doubt(DoubtKind.NotNamedHere), new Doubt(DoubtKind.OtherNamed, "push-up")],
+            Instead = ["push-up", "burpee"],
         };
         await site.Sessions.SaveAsync(id, 1, read with { Bouts = [Doubtful(1), Doubtful(2), Bout.Confirmed("b3", "squat", Span.Of(60, 75)), Doubtful(4)] }, "doubts", null, CancellationToken.None);
         return (visitor, id, await visitor.GetAsync($"/studio/desk/{id}"));

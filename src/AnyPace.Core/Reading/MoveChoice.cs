@@ -68,16 +68,20 @@ internal sealed class MoveChoice(Speech speech, MentionsHeard heard, IReadOnlyLi
             }
         }
 
-        foreach (var mate in traits.Mates(index))
+        // What is clearly named is not taken for what stands beside it.
+        if (!segment.Mentions.Any(m => m.Move.Id == segment.Move.Id && !m.Weak && !m.Faint))
         {
-            Add(mate.Move);
-        }
-
-        foreach (var beside in new[] { index - 1, index + 1 })
-        {
-            if (beside >= 0 && beside < segments.Count)
+            foreach (var mate in traits.Mates(index))
             {
-                Add(segments[beside].Move);
+                Add(mate.Move);
+            }
+
+            foreach (var beside in new[] { index - 1, index + 1 })
+            {
+                if (beside >= 0 && beside < segments.Count)
+                {
+                    Add(segments[beside].Move);
+                }
             }
         }
 

@@ -40,20 +40,22 @@ public sealed class MoveChoiceTests
     }
 
     /// <summary>Three moves, and in the second round a burpee where the push-up was.</summary>
-    private static string Rounds(BoostedTrees trees, int rest) => string.Join(", ", new CaptionReading(Make.Lexicon, ReadingTrees.Shipped with { Choice = trees }).Read(Make.Captions(
-        "[0:00] hello everyone let's go", "[0:20] squats three two one go", "[0:50] and rest", "[1:00] push ups three two one go", "[1:30] and rest", "[1:40] reverse lunges three two one go", "[2:10] and rest",
-        $"[{new Seconds(150 + rest).Clock()}] squats three two one go", $"[{new Seconds(180 + rest).Clock()}] and rest", $"[{new Seconds(190 + rest).Clock()}] burpees three two one go", $"[{new Seconds(220 + rest).Clock()}] and rest",
-        $"[{new Seconds(230 + rest).Clock()}] reverse lunges three two one go", $"[{new Seconds(260 + rest).Clock()}] and rest thank you")).Bouts.Select(b => b.MoveId));
+    private static string Rounds(BoostedTrees trees, int rest)
+    {
+        string At(int seconds) => $"[{new Seconds(seconds + rest).Clock()}]";
+        return string.Join(", ", new CaptionReading(Make.Lexicon, ReadingTrees.Shipped with { Choice = trees }).Read(Make.Captions(
+            "[0:00] hello everyone let's go", "[0:20] squats three two one go", "[1:00] and rest", "[1:10] push ups three two one go", "[1:50] and rest", "[2:00] reverse lunges three two one go", "[2:40] and rest",
+            $"{At(170)} squats three two one go", $"{At(210)} and rest", $"{At(220)} burpees three two one go", $"{At(260)} and rest", $"{At(270)} reverse lunges three two one go", $"{At(310)} and rest thank you")).Bouts.Select(b => b.MoveId));
+    }
 
     [Theory]
     [InlineData(0)]
     [InlineData(45)]
-    public void What_lies_at_its_place_in_the_other_rounds_comes_into_question(int rest)
+    public void What_lies_at_its_place_in_the_other_rounds_is_told_of_a_stretch(int rest)
     {
-        const string read = "squat, push-up, reverse-lunge, squat, burpee, reverse-lunge";
-        Assert.Equal(read, Rounds(Nothing, rest));
+        Assert.Equal("squat, push-up, reverse-lunge, squat, burpee, reverse-lunge", Rounds(Nothing, rest));
 
-        // Each of the two is what the other is to be by its round.
+        // Trees that go by nothing else make each of the two what the other is.
         Assert.Equal("squat, burpee, reverse-lunge, squat, push-up, reverse-lunge", Rounds(Make.Tree(MoveChoiceFit.Traits, nameof(ChoiceTrait.Mates), 10), rest));
     }
 
