@@ -38,6 +38,7 @@ internal sealed class DoubtReader
     public DoubtReader(Speech speech, BoutsRead read, MoveLexicon lexicon, BoostedTrees trees)
     {
         (_speech, _read, _lexicon, _trees) = (speech, read, lexicon, trees);
+        // Without what was said of them, so that what stands beside comes into question even where the move was clearly named.
         _segments = [.. read.Bouts.Select(b => new Segment(lexicon[b.MoveId], b.Span.Start.Value, b.Span.End.Value, false, false, 0, []))];
         _choice = new MoveChoice(speech, read.Heard, read.Judged);
         _traits = new MoveChoiceTraits(speech, read.Heard, read.Judged, _segments);
