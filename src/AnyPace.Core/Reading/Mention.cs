@@ -36,4 +36,8 @@ public enum Role
 /// <param name="Weight">How much this mention speaks for doing the move, 0..1.5.</param>
 /// <param name="Like">How much the words are like the move, where that is how it was found.</param>
 /// <param name="Faint">True where they are only a little like it.</param>
-public sealed record Mention(Move Move, int Token, int Length, double At, double EffectiveAt, Role Role, bool Weak, double Weight, LikeMove? Like = null, bool Faint = false);
+public sealed record Mention(Move Move, int Token, int Length, double At, double EffectiveAt, Role Role, bool Weak, double Weight, LikeMove? Like = null, bool Faint = false)
+{
+    /// <summary>True where it is a name of the move, not words that may mean it or are a little like it.</summary>
+    public bool IsClear => !Weak && !Faint;
+}

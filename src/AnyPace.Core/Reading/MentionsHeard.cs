@@ -13,6 +13,12 @@ internal sealed record MentionsHeard(IReadOnlyList<Mark> Marks, SaidDose Dose, M
     /// <summary>How sure the surest mark of a kind is that is made within some seconds, 0..1; 0 where there is none.</summary>
     public double Strongest(MarkKind kind, double from, double to) => Clocked.Between(Marks, from, to).Where(m => m.Kind == kind).Select(m => m.Strength).DefaultIfEmpty(0).Max();
 
+    /// <summary>How sure it is that a kind of mark is made at a moment, 0..1; 0 where it is not.</summary>
+    public double StrongestAt(MarkKind kind, double at) => Strongest(kind, at - Called, at + Called);
+
+    /// <summary>Seconds around a moment in which it is called.</summary>
+    private const double Called = 2;
+
     public static MentionsHeard In(Speech speech, MoveLexicon lexicon)
     {
         var marks = MarkFinder.Find(speech);

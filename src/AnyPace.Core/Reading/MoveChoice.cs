@@ -69,7 +69,7 @@ internal sealed class MoveChoice(Speech speech, MentionsHeard heard, IReadOnlyLi
         }
 
         // What is clearly named is not taken for what stands beside it.
-        if (!segment.Mentions.Any(m => m.Move.Id == segment.Move.Id && !m.Weak && !m.Faint))
+        if (!segment.Mentions.Any(m => m.Move.Id == segment.Move.Id && m.IsClear))
         {
             foreach (var mate in traits.Mates(index))
             {

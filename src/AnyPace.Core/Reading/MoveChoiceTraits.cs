@@ -149,7 +149,7 @@ internal sealed class MoveChoiceTraits(Speech speech, MentionsHeard heard, IRead
     }
 
     /// <summary>What lies at the place of a stretch in the other rounds.</summary>
-    public IEnumerable<Segment> Mates(int index) => _rounds.Of(index);
+    public IReadOnlyList<Segment> Mates(int index) => _rounds.Of(index);
 
     /// <summary>The mentions that would begin in a stretch.</summary>
     public static IEnumerable<Mention> In(IEnumerable<Mention> mentions, Segment segment) => mentions.Where(m => m.Weight > 0 && m.EffectiveAt >= segment.Start - Ahead && m.EffectiveAt < segment.End);
@@ -158,7 +158,7 @@ internal sealed class MoveChoiceTraits(Speech speech, MentionsHeard heard, IRead
     {
         var segment = segments[index];
         var near = In(judged, segment).ToList();
-        var mates = Mates(index).ToList();
+        var mates = Mates(index);
         var words = Words.Of(speech, segment);
         var likeness = moves.Select(m => heard.Hearing.Listened.For(m, words.From, words.End)).ToList();
         var current = heard.Hearing.Told.Of(moves[0], words.From, words.End);
@@ -200,7 +200,7 @@ internal sealed class MoveChoiceTraits(Speech speech, MentionsHeard heard, IRead
         var own = near.FindAll(m => m.Move.Id == move.Id);
         tell(ChoiceTrait.Weight, Strongest(own));
         tell(ChoiceTrait.Sum, 10 * Math.Min(most, own.Sum(m => m.Weight)));
-        tell(ChoiceTrait.Best, own.Count == 0 ? 0 : own.Exists(m => !m.Weak && !m.Faint) ? 3 : own.Exists(m => !m.Faint) ? 2 : 1);
+        tell(ChoiceTrait.Best, own.Count == 0 ? 0 : own.Exists(m => m.IsClear) ? 3 : own.Exists(m => !m.Faint) ? 2 : 1);
         if (own.Count > 0)
         {
             tell(ChoiceTrait.Delay, own.Min(m => m.EffectiveAt) - segment.Start + Ahead);
@@ -253,7 +253,7 @@ internal sealed class MoveChoiceTraits(Speech speech, MentionsHeard heard, IRead
         }
     }
 
-    private void OfRounds(Action<ChoiceTrait, double> tell, List<Segment> mates, Move move)
+    private void OfRounds(Action<ChoiceTrait, double> tell, IReadOnlyList<Segment> mates, Move move)
     {
         if (mates.Count > 0)
         {

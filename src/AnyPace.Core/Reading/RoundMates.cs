@@ -18,44 +18,36 @@ internal sealed class RoundMates
     private const double Shared = 0.5;
 
     private readonly IReadOnlyList<Segment> _segments;
-    private readonly double? _shift;
+    private readonly Segment[][] _mates;
 
     public RoundMates(IReadOnlyList<Segment> segments)
     {
         _segments = segments;
         var best = LeastSeconds;
+        double? round = null;
         foreach (var shift in Shifts())
         {
             var (same, any) = Again(shift);
             if (same > best && same >= LeastShare * any)
             {
-                (best, _shift, Share) = (same, shift, same / any);
+                (best, round, Share) = (same, shift, same / any);
             }
         }
+
+        _mates = [.. segments.Select(s => round is { } seconds ? MatesOf(s, seconds).ToArray() : [])];
     }
 
     /// <summary>How much of what lies upon something in another round lies upon the same move, 0..1; null where the class has no rounds.</summary>
     public double? Share { get; }
 
     /// <summary>The stretches at the place of one in the rounds before and after it.</summary>
-    public IEnumerable<Segment> Of(int index)
-    {
-        if (_shift is not { } shift)
-        {
-            yield break;
-        }
+    public IReadOnlyList<Segment> Of(int index) => _mates[index];
 
-        var segment = _segments[index];
-        for (var other = 0; other < _segments.Count; other++)
-        {
-            var mate = _segments[other];
-            var rounds = Math.Round((mate.Start - segment.Start) / shift);
-            if (rounds != 0 && Overlap(segment, mate, rounds * shift) > Shared * Math.Min(segment.End - segment.Start, mate.End - mate.Start))
-            {
-                yield return mate;
-            }
-        }
-    }
+    private IEnumerable<Segment> MatesOf(Segment segment, double shift) => _segments.Where(mate =>
+    {
+        var rounds = Math.Round((mate.Start - segment.Start) / shift);
+        return rounds != 0 && Overlap(segment, mate, rounds * shift) > Shared * Math.Min(segment.End - segment.Start, mate.End - mate.Start);
+    });
 
     /// <summary>The shifts that lay the beginning of a stretch upon another of its move, each once.</summary>
     private IEnumerable<double> Shifts() => _segments.Index().GroupBy(s => s.Item.Move.Id)

@@ -106,15 +106,11 @@ internal sealed class SureTraits(Speech speech, BoutsRead read, IReadOnlyList<Ph
     /// <summary>What begins so many seconds before a bout is of it.</summary>
     private const double Ahead = 8;
 
-    /// <summary>Seconds around a moment in which it is called.</summary>
-    private const double Called = 2;
-
     private readonly IReadOnlyList<Bout> _bouts = read.Bouts;
     private readonly Move[] _moves = [.. read.Bouts.Select(b => lexicon[b.MoveId])];
     private readonly ILookup<string, Bout> _same = read.Bouts.ToLookup(b => b.MoveId);
     private readonly ILookup<string, Mention> _mentions = read.Judged.Where(m => m.Weight > 0).ToLookup(m => m.Move.Id);
     private readonly string[] _done = [.. read.Bouts.Select(b => b.MoveId).Distinct()];
-    private readonly double _middle = read.Bouts.Select(b => b.Span.Length.Value).Order().ElementAtOrDefault(read.Bouts.Length / 2);
     private readonly double _all = read.Bouts.Sum(b => b.Span.Length.Value);
 
     public static IReadOnlyList<string> Names { get; } = Enum.GetNames<SureTrait>();
@@ -144,7 +140,7 @@ internal sealed class SureTraits(Speech speech, BoutsRead read, IReadOnlyList<Ph
         tell(SureTrait.MeanPoints, points * _same[move.Id].Average(b => b.Confidence));
         tell(SureTrait.Length, length);
         tell(SureTrait.OfWork, 20 * length / read.Heard.Dose.WorkSeconds);
-        tell(SureTrait.Longer, MentionTraits.Middle + (20 * Math.Log2(length / _middle)));
+        tell(SureTrait.Longer, MentionTraits.Middle + (20 * Math.Log2(length / read.MiddleLength)));
         tell(SureTrait.Side, (int)bout.Side);
         tell(SureTrait.Sides, (int)move.Sides);
         tell(SureTrait.Kind, MentionTraits.Kind(move));
@@ -198,13 +194,12 @@ internal sealed class SureTraits(Speech speech, BoutsRead read, IReadOnlyList<Ph
         const double halves = 2;
         var (start, end) = (_bouts[index].Span.Start.Value, _bouts[index].Span.End.Value);
         bool In(Mention m) => m.EffectiveAt >= start - Ahead && m.EffectiveAt < end;
-        static bool Clear(Mention m) => !m.Weak && !m.Faint;
         var own = _mentions[_moves[index].Id].ToList();
         var here = own.FindAll(In);
         tell(SureTrait.Named, own.Count);
         tell(SureTrait.NamedIn, here.Count);
-        tell(SureTrait.Clear, own.Count(Clear));
-        tell(SureTrait.ClearIn, here.Count(Clear));
+        tell(SureTrait.Clear, own.Count(m => m.IsClear));
+        tell(SureTrait.ClearIn, here.Count(m => m.IsClear));
         tell(SureTrait.Weight, MoveChoiceTraits.Strongest(own));
         tell(SureTrait.WeightIn, MoveChoiceTraits.Strongest(here));
         tell(SureTrait.Doing, here.Count(m => m.Role == Role.Doing));
@@ -212,8 +207,8 @@ internal sealed class SureTraits(Speech speech, BoutsRead read, IReadOnlyList<Ph
         tell(SureTrait.NamedBy, here.Count == 0 ? null : MentionTraits.Middle + (halves * here.Min(m => m.At - start)));
         var others = read.Judged.Where(m => m.Weight > 0 && In(m) && m.Move.Id != _moves[index].Id).ToList();
         tell(SureTrait.OtherWeight, MoveChoiceTraits.Strongest(others));
-        tell(SureTrait.OtherClear, others.Count(Clear));
-        tell(SureTrait.Others, others.Where(Clear).Select(m => m.Move.Id).Distinct().Count());
+        tell(SureTrait.OtherClear, others.Count(m => m.IsClear));
+        tell(SureTrait.Others, others.Where(m => m.IsClear).Select(m => m.Move.Id).Distinct().Count());
     }
 
     private void OfWords(Action<SureTrait, double?> tell, int index)
@@ -241,8 +236,8 @@ internal sealed class SureTraits(Speech speech, BoutsRead read, IReadOnlyList<Ph
     private void OfMarks(Action<SureTrait, double?> tell, int index)
     {
         var (start, end) = (_bouts[index].Span.Start.Value, _bouts[index].Span.End.Value);
-        tell(SureTrait.StartCalled, 10 * read.Heard.Strongest(MarkKind.Start, start - Called, start + Called));
+        tell(SureTrait.StartCalled, 10 * read.Heard.StrongestAt(MarkKind.Start, start));
         tell(SureTrait.DoingCalled, 10 * read.Heard.Strongest(MarkKind.Doing, start, end));
-        tell(SureTrait.StopCalled, 10 * read.Heard.Strongest(MarkKind.Stop, end - Called, end + Called));
+        tell(SureTrait.StopCalled, 10 * read.Heard.StrongestAt(MarkKind.Stop, end));
     }
 }

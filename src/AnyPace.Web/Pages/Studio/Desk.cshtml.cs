@@ -79,6 +79,10 @@ public sealed class DeskModel(
     [BindProperty]
     public int BasedOn { get; set; }
 
+    /// <summary>Whether what is said of a bout is said of the other doubtful ones of its move too.</summary>
+    [BindProperty]
+    public bool Likewise { get; set; }
+
     public DeskView View { get; private set; } = null!;
 
     /// <param name="remark">The key of a remark to change.</param>
@@ -88,24 +92,21 @@ public sealed class DeskModel(
         return await ShowAsync(bout, null, add, stop);
     }
 
-    /// <summary>Whether what is said of a bout is said of the other doubtful ones of its move too.</summary>
-    [BindProperty]
-    public bool Likewise { get; set; }
-
     public Task<IActionResult> OnPostCorrectAsync(BoutFields fields, CancellationToken stop) => ChangeBoutAsync(
         fields, "Correct",
-        (timeline, move, span, reps) => (OnOthers(timeline, fields.Bout, TimelineEdit.CorrectBout(timeline, fields.Bout ?? "", move, span, fields.Side, reps), (t, b) => TimelineEdit.RenameBout(t, b, move)), fields.Bout),
+        (timeline, move, span, reps) => (
+            Others(timeline, fields.Bout).Aggregate(TimelineEdit.CorrectBout(timeline, fields.Bout ?? "", move, span, fields.Side, reps), (changed, other) => TimelineEdit.RenameBout(changed, other, move)), fields.Bout),
         stop);
 
     /// <summary>One of the moves that a doubtful bout may be instead is the right one.</summary>
-    public Task<IActionResult> OnPostInsteadAsync(string? bout, string? instead, CancellationToken stop) => ChangeAsync(
-        "Instead", BoutForm(bout, ("instead", instead)), $"Bout {bout} is {(lexicon.Find(instead ?? "") is { } named ? named.Name : instead)}{AndOthers}", bout,
-        timeline =>
-        {
-            var move = lexicon.Find(instead ?? "") ?? throw new TimelineEditException("move", $"No move is called \"{instead}\". Choose one of the list.");
-            return (OnOthers(timeline, bout, TimelineEdit.RenameBout(timeline, bout ?? "", move.Id), (t, b) => TimelineEdit.RenameBout(t, b, move.Id)), NextDoubtful(timeline, bout));
-        },
-        stop);
+    public Task<IActionResult> OnPostInsteadAsync(string? bout, string? instead, CancellationToken stop)
+    {
+        var move = lexicon.Find(instead);
+        return SayAsync(
+            "Instead", bout, $"Bout {bout} is {move?.Name ?? instead}",
+            (timeline, of) => TimelineEdit.RenameBout(timeline, of, move?.Id ?? throw new TimelineEditException("move", $"No move is called \"{instead}\". Choose one of the list.")),
+            stop, ("instead", instead));
+    }
 
     public Task<IActionResult> OnPostAddAsync(BoutFields fields, CancellationToken stop) =>
         ChangeBoutAsync(
@@ -118,20 +119,18 @@ public sealed class DeskModel(
             },
             stop);
 
-    public Task<IActionResult> OnPostConfirmAsync(string? bout, CancellationToken stop) => ChangeAsync(
-        "Confirm", BoutForm(bout), $"Confirm bout {bout}{AndOthers}", bout,
-        timeline => (OnOthers(timeline, bout, TimelineEdit.ConfirmBout(timeline, bout ?? ""), TimelineEdit.ConfirmBout), NextDoubtful(timeline, bout)),
+    public Task<IActionResult> OnPostConfirmAsync(string? bout, CancellationToken stop) => SayAsync("Confirm", bout, $"Confirm bout {bout}", TimelineEdit.ConfirmBout, stop);
+
+    public Task<IActionResult> OnPostRemoveAsync(string? bout, CancellationToken stop) => SayAsync("Remove", bout, $"Remove bout {bout}", TimelineEdit.RemoveBout, stop);
+
+    /// <summary>Says something of a bout, and of the others of its move where that is asked for, and goes on to the next doubtful one.</summary>
+    private Task<IActionResult> SayAsync(string handler, string? bout, string mine, Func<Timeline, string, Timeline> change, CancellationToken stop, params IEnumerable<(string Name, string? Value)> form) => ChangeAsync(
+        handler, BoutForm(bout, form), mine + AndOthers, bout,
+        timeline => (Others(timeline, bout).Aggregate(change(timeline, bout ?? ""), change), NextDoubtful(timeline, bout)),
         stop);
 
-    public Task<IActionResult> OnPostRemoveAsync(string? bout, CancellationToken stop) => ChangeAsync(
-        "Remove", BoutForm(bout), $"Remove bout {bout}{AndOthers}", bout,
-        timeline => (OnOthers(timeline, bout, TimelineEdit.RemoveBout(timeline, bout ?? ""), TimelineEdit.RemoveBout), NextDoubtful(timeline, bout)),
-        stop);
-
-    /// <summary>The same change on the other doubtful bouts of the move, where that is asked for.</summary>
-    /// <param name="timeline">As it was before.</param>
-    private Timeline OnOthers(Timeline timeline, string? bout, Timeline changed, Func<Timeline, string, Timeline> change) =>
-        Likewise ? TimelineEdit.Likewise(timeline, bout ?? "").Aggregate(changed, (t, other) => change(t, other.Id)) : changed;
+    /// <summary>The other doubtful bouts of the move of one, where what is said of that is said of them too.</summary>
+    private IEnumerable<string> Others(Timeline timeline, string? bout) => Likewise ? TimelineEdit.Likewise(timeline, bout ?? "").Select(b => b.Id) : [];
 
     private string AndOthers => Likewise ? " and the other doubtful ones of its move" : "";
 
