@@ -16,6 +16,9 @@ internal sealed class DoubtReader(Speech speech, BoutsRead read, MoveLexicon lex
     /// <summary>A bout in which fewer words are said is silent.</summary>
     private const int FewWords = 4;
 
+    /// <summary>What is named so many seconds before a bout is named beside it, however little it begins it.</summary>
+    private const double Ahead = 6;
+
     /// <summary>A mention as likely as this is of what is done there.</summary>
     private const double Likely = 0.25;
 
@@ -38,8 +41,7 @@ internal sealed class DoubtReader(Speech speech, BoutsRead read, MoveLexicon lex
     private ImmutableArray<Doubt> Doubts(int index)
     {
         var segment = _segments[index];
-        var near = MoveChoiceTraits.In(read.Judged, segment).Where(m => m.IsClear).ToList();
-        var own = near.FindAll(m => m.Move.Id == segment.Move.Id);
+        var own = read.Judged.Where(m => m.IsClear && m.Move.Id == segment.Move.Id && (IsIn(m.At) || IsIn(m.EffectiveAt))).ToList();
         var words = MoveChoiceTraits.Words.Of(speech, segment);
         var doubts = ImmutableArray.CreateBuilder<Doubt>();
         if (own.Count == 0)
@@ -51,7 +53,7 @@ internal sealed class DoubtReader(Speech speech, BoutsRead read, MoveLexicon lex
             doubts.Add(new Doubt(DoubtKind.TalkedAbout));
         }
 
-        if (near.Where(m => m.Move.Id != segment.Move.Id && m.Weight >= Likely && !IsAnyOf(m.Move, index)).MaxBy(m => m.Weight) is { } other)
+        if (MoveChoiceTraits.In(read.Judged, segment).Where(m => m.IsClear && m.Move.Id != segment.Move.Id && m.Weight >= Likely && !IsAnyOf(m.Move, index)).MaxBy(m => m.Weight) is { } other)
         {
             doubts.Add(new Doubt(DoubtKind.OtherNamed, other.Move.Id));
         }
@@ -77,6 +79,8 @@ internal sealed class DoubtReader(Speech speech, BoutsRead read, MoveLexicon lex
         }
 
         return doubts.ToImmutable();
+
+        bool IsIn(double at) => at >= segment.Start - Ahead && at < segment.End;
     }
 
     /// <summary>The move of the bout before or after is named as that ends or begins.</summary>

@@ -27,6 +27,17 @@ public sealed class DoubtTests
     }
 
     [Fact]
+    public void A_name_said_of_what_comes_next_is_said_there()
+    {
+        var bouts = Bouts(
+            "[0:00] squats here we go", "[0:30] five six seven eight", "[0:56] good rest one minute next pair is a bulgarian split squat with a romanian deadlift", "[1:12] set the chair against a wall so it can't slide",
+            "[1:20] drop straight down and drive through the front heel", "[1:40] one two three four", "[2:00] and rest");
+        var bout = At(bouts, 100);
+        Assert.Equal("bulgarian-split-squat", bout.MoveId);
+        Assert.DoesNotContain(bout.Doubts, d => d.Kind is DoubtKind.NotNamedHere or DoubtKind.NeverNamed);
+    }
+
+    [Fact]
     public void What_is_told_by_other_words_is_never_named()
     {
         var bout = At(Bouts("[0:00] lie on your back knees bent feet flat on the floor", "[0:08] press through your heels and lift your hips up to the ceiling", "[0:20] squeeze and lower hips up and down", "[0:50] and rest"), 25);
